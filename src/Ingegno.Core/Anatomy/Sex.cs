@@ -1,0 +1,8 @@
+namespace Ingegno.Core.Anatomy;
+
+/// <summary>Which column of the segment table applies.</summary>
+public enum Sex
+{
+    Female,
+    Male,
+}

@@ -1,0 +1,117 @@
+using Ingegno.Core.Anatomy;
+using Ingegno.Core.Effort;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Loads;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Core.Clients;
+
+/// <summary>
+/// The estimated maximum of every exercise for one client: from its own logged set, else carried over along the
+/// strength ratios from the lift that makes it least uncertain, else from level, sex and body mass.
+/// </summary>
+public sealed class StrengthAnchors
+{
+    /// <summary>Spread of a maximum guessed from level and body mass alone (common practice).</summary>
+    private const double GuessSpread = 0.30;
+
+    private readonly Dictionary<string, StrengthAnchor> _anchors = new(StringComparer.Ordinal);
+
+    private StrengthAnchors()
+    {
+    }
+
+    /// <summary>Null for exercises without a model (plank, bird dog): they are dosed by their own log.</summary>
+    public StrengthAnchor? For(Exercise exercise) => _anchors.GetValueOrDefault(exercise.Id);
+
+    /// <summary>True when nothing the client has lifted is known, so every anchor is a guess with a wide range.</summary>
+    public bool AllGuessed => _anchors.Values.All(a => a.Basis == AnchorBasis.LevelAndBodyMass);
+
+    /// <param name="more">Anchors known from elsewhere, such as a line of the written programme; they win over transfers.</param>
+    public static StrengthAnchors Of(ClientProfile client, Catalogue catalogue, IEnumerable<StrengthAnchor>? more = null)
+    {
+        var anchors = new StrengthAnchors();
+        var known = client.Lifts
+            .Select(lift => (lift, exercise: catalogue.Find(lift.Exercise)))
+            .Where(p => p.exercise is { Endurance: not EnduranceClass.OwnLogOnly })
+            .Select(p => MaximumEstimate.FromSet(p.exercise!, client, p.lift, new Geometry(), Tempo.Reference))
+            .Concat(more ?? [])
+            .ToList();
+        anchors.Spread(known, catalogue);
+        anchors.Spread(
+            catalogue.Exercises
+                .Where(e => e.Strength is null && e.Endurance != EnduranceClass.OwnLogOnly && !anchors._anchors.ContainsKey(e.Id))
+                .Select(e => Guess(e, client)),
+            catalogue);
+        return anchors;
+    }
+
+    /// <summary>
+    /// Least-uncertain path from the known lifts to every exercise (Dijkstra on the variance of the logarithm):
+    /// variances add along the links, both ways.
+    /// </summary>
+    private void Spread(IEnumerable<StrengthAnchor> known, Catalogue catalogue)
+    {
+        var queue = new PriorityQueue<StrengthAnchor, double>();
+        foreach (var anchor in known)
+        {
+            queue.Enqueue(anchor, anchor.Spread);
+        }
+
+        while (queue.TryDequeue(out var anchor, out _))
+        {
+            if (!_anchors.TryAdd(anchor.Exercise, anchor))
+            {
+                continue;
+            }
+
+            var exercise = catalogue[anchor.Exercise];
+            if (exercise.Strength is { } up)
+            {
+                Offer(anchor, catalogue[up.Reference], anchor.Maximum * (1 / up.Ratio), up.Spread, exercise.Name);
+            }
+
+            foreach (var follower in catalogue.Followers(exercise.Id))
+            {
+                Offer(anchor, follower, anchor.Maximum * follower.Strength!.Ratio, follower.Strength.Spread, exercise.Name);
+            }
+        }
+
+        void Offer(StrengthAnchor from, Exercise to, Mass maximum, double linkSpread, string through)
+        {
+            if (_anchors.ContainsKey(to.Id))
+            {
+                return;
+            }
+
+            double spread = Math.Sqrt((from.Spread * from.Spread) + (linkSpread * linkSpread));
+            var basis = from.Basis == AnchorBasis.LevelAndBodyMass ? from.Basis : AnchorBasis.Transferred;
+            string story = from.Basis == AnchorBasis.Lifted ? $"carried over from {from.Story}" : from.Story;
+            if (from.Basis == AnchorBasis.Transferred && !story.Contains(through, StringComparison.Ordinal))
+            {
+                story += $", through {through}";
+            }
+
+            queue.Enqueue(new StrengthAnchor(to.Id, maximum, to.Strength?.Basis == RatioBasis.Total, spread, basis, story), spread);
+        }
+    }
+
+    /// <summary>
+    /// External maxima over body mass for an intermediate man, and what level and sex make of them (common practice).
+    /// </summary>
+    private static StrengthAnchor Guess(Exercise root, ClientProfile client)
+    {
+        bool legs = root.Endurance is EnduranceClass.Lower or EnduranceClass.LegCurl or EnduranceClass.LegExtension;
+        double overBodyMass = legs ? 1.30 : 0.95;
+        double level = client.Level switch { Level.Beginner => 0.60, Level.Advanced => 1.35, _ => 1.0 };
+        double sex = client.Sex == Sex.Male ? 1.0 : legs ? 0.72 : 0.60;
+        return new StrengthAnchor(
+            root.Id,
+            client.BodyMass * (overBodyMass * level * sex),
+            IsTotal: false,
+            GuessSpread,
+            AnchorBasis.LevelAndBodyMass,
+            "no lift known: a guess from level and body mass");
+    }
+}

@@ -1,0 +1,37 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Effort;
+using Ingegno.Core.Loads;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Core.Dosing;
+
+/// <summary>A home prescription for one line, with the forecast it stands on.</summary>
+public sealed record Dose
+{
+    public required Rung Rung { get; init; }
+
+    /// <summary>Planned per set, per side where one limb works.</summary>
+    public required ImmutableArray<int> Repetitions { get; init; }
+
+    /// <summary>Upper end to climb to before the load goes up; equal to the count where none was written.</summary>
+    public required int TopOfRange { get; init; }
+
+    public required Tempo Tempo { get; init; }
+
+    public required Duration Rest { get; init; }
+
+    public required ImmutableArray<ForecastSet> Forecast { get; init; }
+
+    public required Demand Equivalent { get; init; }
+
+    public required Bridge Bridge { get; init; }
+
+    /// <summary>Repetitions the client is able to do of those asked, at the home load; 1 when all.</summary>
+    public required Share Feasible { get; init; }
+
+    public double Effective => Forecast.Sum(s => s.Effective);
+
+    /// <summary>Repetitions left on the last set.</summary>
+    public double Reserve => Forecast[^1].Reserve;
+}

@@ -1,0 +1,260 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Effort;
+using Ingegno.Core.Loads;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Core.Dosing;
+
+/// <summary>What a coach has fixed by hand on a line; null leaves it to the search.</summary>
+public sealed record DoseWish(Mass? Load = null, int? Repetitions = null, Tempo? Tempo = null, Duration? Rest = null)
+{
+    public static DoseWish None { get; } = new();
+}
+
+/// <summary>
+/// Finds the home dose that asks what the gym line asked, in the order of preference: the load nearest in
+/// equivalent demand, then more repetitions, then slower or paused repetitions.
+/// </summary>
+public static class DoseSearch
+{
+    /// <summary>Reserves above this are read as a part of the way to failure, so that an easy set stays easy with a light load.</summary>
+    private const double EasyReserve = 4;
+
+    /// <summary>Effective repetitions that must be gained before sets are given different counts.</summary>
+    private const double WorthUnequalSets = 1.5;
+
+    /// <summary>A quarter of a repetition is within the rounding of anybody's own estimate of reserve.</summary>
+    private const double ReserveRounding = 0.25;
+
+    /// <summary>The best dose, or null when not one repetition is possible or the ladder is empty.</summary>
+    public static Dose? Find(
+        Intent intent, ExerciseEffort effort, LoadLadder ladder, HouseRules rules, Level level, DoseWish wish)
+    {
+        if (ChooseRung(intent, effort, ladder, rules, wish) is not { } rung)
+        {
+            return null;
+        }
+
+        var demand = effort.DemandOf(rung.Load);
+        if (demand < RepetitionCost.LeastDemand || demand.Value > 1)
+        {
+            return null;
+        }
+
+        var search = new LineSearch(intent, effort, rung, rules, ReserveWanted(intent, rules, level), wish);
+        return search.Best();
+    }
+
+    /// <summary>Nearest in equivalent demand, at most the house rule's step above; the lightest where all are heavier.</summary>
+    private static Rung? ChooseRung(
+        Intent intent, ExerciseEffort effort, LoadLadder ladder, HouseRules rules, DoseWish wish)
+    {
+        if (wish.Load is { } fixedLoad)
+        {
+            return RungChoice.Nearest(ladder, fixedLoad);
+        }
+
+        var wanted = effort.LoadFor(effort.DemandForEquivalent(intent.Equivalent));
+        var below = ladder.Rungs.LastOrDefault(r => r.Load <= wanted);
+        var above = ladder.Rungs.FirstOrDefault(r => r.Load > wanted);
+        if (below is null || above is null)
+        {
+            return below ?? above;
+        }
+
+        double over = EquivalentOf(above) - intent.Equivalent.Value;
+        return over <= rules.MostAboveIntent && over < intent.Equivalent.Value - EquivalentOf(below) ? above : below;
+
+        double EquivalentOf(Rung rung) => effort.EquivalentOf(effort.DemandOf(rung.Load)).Value;
+    }
+
+    private static double ReserveWanted(Intent intent, HouseRules rules, Level level) =>
+        level == Level.Beginner ? Math.Max(rules.BeginnerReserve, intent.Reserve) : intent.Reserve;
+
+    /// <summary>The search on one rung.</summary>
+    private sealed class LineSearch(
+        Intent intent, ExerciseEffort effort, Rung rung, HouseRules rules, double reserveWanted, DoseWish wish)
+    {
+        private readonly Duration _rest = wish.Rest ?? intent.Rest;
+        private readonly Demand _equivalent = effort.EquivalentOf(effort.DemandOf(rung.Load));
+
+        public Dose? Best()
+        {
+            var start = wish.Tempo ?? Bounded(intent.Tempo);
+            var plain = Plan(start, wish.Repetitions ?? MostRepetitions(start));
+            var chosen = plain;
+            if (wish.Tempo is null && wish.Repetitions is null && plain.Repetitions[^1] >= rules.RepetitionCap && CouldDoMore(plain))
+            {
+                chosen = Slower(start) ?? plain;
+            }
+
+            if (chosen.Repetitions[^1] < 1)
+            {
+                return null;
+            }
+
+            return Describe(plain, wish.Repetitions is null ? SetBySet(chosen) ?? chosen : chosen);
+        }
+
+        /// <summary>
+        /// Equal sets of many light repetitions leave the first ones far from failure. Where that costs effective
+        /// repetitions, each set gets the count that leaves what its gym set left; null when that gains too little.
+        /// </summary>
+        private SetPlan? SetBySet(SetPlan equal)
+        {
+            double before = Effective(equal);
+            if (intent.Effective - before < WorthUnequalSets || reserveWanted > EasyReserve)
+            {
+                return null;
+            }
+
+            var plan = equal;
+            for (int i = 0; i < plan.Repetitions.Length; i++)
+            {
+                double left = Math.Max(intent.Reserves[i], reserveWanted);
+                double toFailure = (plan with { Repetitions = plan.Repetitions[..(i + 1)] }).Forecast(effort)[^1].ToFailure;
+                int count = (int)Math.Floor(toFailure - left + ReserveRounding);
+                plan = plan with { Repetitions = plan.Repetitions.SetItem(i, Math.Clamp(count, 1, rules.RepetitionCap)) };
+            }
+
+            return Effective(plan) - before >= WorthUnequalSets ? plan : null;
+        }
+
+        /// <summary>The fewest added seconds that bring the count under the cap with the reserve wanted; else the slowest allowed.</summary>
+        private SetPlan? Slower(Tempo start)
+        {
+            SetPlan? slowest = null;
+            foreach (var tempo in TempoSteps.From(start, effort.Exercise, rules))
+            {
+                var plan = Plan(tempo, MostRepetitions(tempo));
+                if (plan.Repetitions[^1] < 1)
+                {
+                    break;
+                }
+
+                slowest = plan;
+                if (!CouldDoMore(plan))
+                {
+                    return plan;
+                }
+            }
+
+            return slowest;
+        }
+
+        private bool CouldDoMore(SetPlan plan) => IsPossible(plan with { Repetitions = [.. plan.Repetitions.Select(r => r + 1)] });
+
+        /// <summary>Most repetitions on the last set that leave the wanted reserve, up to the cap; they fall as effort rises, so halving finds them.</summary>
+        private int MostRepetitions(Tempo tempo)
+        {
+            int low = 0, high = rules.RepetitionCap;
+            while (low < high)
+            {
+                int middle = (low + high + 1) / 2;
+                if (IsPossible(Plan(tempo, middle)))
+                {
+                    low = middle;
+                }
+                else
+                {
+                    high = middle - 1;
+                }
+            }
+
+            return low;
+        }
+
+        private bool IsPossible(SetPlan plan)
+        {
+            var forecast = plan.Forecast(effort);
+            double wanted = reserveWanted <= EasyReserve
+                ? reserveWanted
+                : forecast[^1].ToFailure * reserveWanted / Math.Max(intent.LastToFailure, reserveWanted);
+            return forecast.All(s => s.Reserve >= -1e-9) && forecast[^1].Reserve >= wanted - ReserveRounding;
+        }
+
+        /// <summary>The written shape of the sets (10/10/8) is kept in proportion.</summary>
+        private SetPlan Plan(Tempo tempo, int last)
+        {
+            double factor = (double)last / intent.Repetitions[^1];
+            ImmutableArray<int> repetitions =
+                [.. intent.Repetitions.Select(r => Math.Min(Math.Max(last, rules.RepetitionCap), (int)Math.Round(r * factor)))];
+            return new SetPlan(repetitions.SetItem(repetitions.Length - 1, last), rung.Load, tempo, _rest, intent.PartnerTime);
+        }
+
+        private Tempo Bounded(Tempo tempo) => rules.Allows(tempo) ? tempo : Tempo.Reference;
+
+        private Dose Describe(SetPlan plain, SetPlan chosen)
+        {
+            var forecast = chosen.Forecast(effort);
+            int last = chosen.Repetitions[^1];
+            return new Dose
+            {
+                Rung = rung,
+                Repetitions = chosen.Repetitions,
+                TopOfRange = Math.Min(Math.Max(last, rules.RepetitionCap), last + ((intent.RangeWidth + 1) / 2)),
+                Tempo = chosen.Tempo,
+                Rest = _rest,
+                Forecast = forecast,
+                Equivalent = _equivalent,
+                Bridge = BridgeTo(plain, chosen, forecast),
+                Feasible = Share.Of(Math.Min(1.0, (double)chosen.Repetitions.Sum() / intent.Repetitions.Sum())),
+            };
+        }
+
+        private Bridge BridgeTo(SetPlan plain, SetPlan chosen, ImmutableArray<ForecastSet> forecast)
+        {
+            var asWritten = Plan(plain.Tempo, Math.Min(intent.Repetitions[^1], chosen.Repetitions[^1]));
+            double byLoad = Math.Min(intent.Effective, Effective(asWritten));
+            double byRepetitions = Math.Max(byLoad, Effective(plain));
+            double given = forecast.Sum(s => s.Effective);
+            var parts = ImmutableArray.CreateBuilder<BridgePart>();
+            parts.Add(new(Measure.Load, Math.Min(byLoad, given), LoadWords()));
+            int more = chosen.Repetitions.Max() - intent.Repetitions.Max();
+            if (more > 0 && chosen.Tempo == plain.Tempo)
+            {
+                parts.Add(new(Measure.Repetitions, Math.Max(0, given - byLoad), Repetitions(more)));
+            }
+            else if (chosen.Tempo != plain.Tempo)
+            {
+                double fromRepetitions = more > 0 ? Math.Max(0, Math.Min(byRepetitions, given) - byLoad) : 0;
+                if (fromRepetitions > 0)
+                {
+                    parts.Add(new(Measure.Repetitions, fromRepetitions, Repetitions(more)));
+                }
+
+                parts.Add(new(Measure.SlowerOrPaused, Math.Max(0, given - byLoad - fromRepetitions), TempoWords(plain.Tempo, chosen.Tempo)));
+            }
+
+            return new Bridge(intent.Effective, given, intent.Equivalent, _equivalent, parts.ToImmutable());
+        }
+
+        private double Effective(SetPlan plan) =>
+            plan.Repetitions[^1] < 1 ? 0 : plan.Forecast(effort).Sum(s => s.Effective);
+
+        private string LoadWords() => rung.Load > Mass.Zero ? rung.Load.ToString() : "own weight";
+
+        private static string Repetitions(int more) => more == 1 ? "+1 rep" : $"+{more} reps";
+
+        /// <summary>The phases that got longer.</summary>
+        private static string TempoWords(Tempo before, Tempo tempo)
+        {
+            var words = new List<string>();
+            AddIf(tempo.Lowering > before.Lowering, $"{tempo.Lowering} s down");
+            AddIf(tempo.AfterLowering > before.AfterLowering, $"{tempo.AfterLowering} s hold low");
+            AddIf(tempo.Lifting > before.Lifting, $"{tempo.Lifting} s up");
+            AddIf(tempo.AfterLifting > before.AfterLifting, $"{tempo.AfterLifting} s hold high");
+            return string.Join(", ", words);
+
+            void AddIf(bool changed, string phase)
+            {
+                if (changed)
+                {
+                    words.Add(phase);
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,58 @@
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Core.Dosing;
+
+/// <summary>The practice's settings a dose must stay within; the defaults are common practice unless a source stands here.</summary>
+public sealed record HouseRules
+{
+    public static HouseRules Default { get; } = new();
+
+    /// <summary>Repetitions left on the last set where a line says nothing.</summary>
+    public double Reserve { get; init; } = 2;
+
+    /// <summary>A beginner never goes nearer to failure than this.</summary>
+    public double BeginnerReserve { get; init; } = 2;
+
+    /// <summary>Most repetitions a set is given.</summary>
+    public int RepetitionCap { get; init; } = 30;
+
+    /// <summary>
+    /// Longest repetition in seconds. Schoenfeld et al. 2015, Sports Med 45:577-585 (from memory) sees no gain past 8.
+    /// </summary>
+    public int LongestRepetition { get; init; } = 9;
+
+    /// <summary>Slowest lowering used to make a load harder, in seconds.</summary>
+    public int SlowestLowering { get; init; } = 5;
+
+    /// <summary>Longest pause at the hard end, in seconds.</summary>
+    public int LongestPause { get; init; } = 3;
+
+    /// <summary>Slowest lifting used, in seconds.</summary>
+    public int SlowestLifting { get; init; } = 3;
+
+    /// <summary>How far the home load's equivalent demand may pass the intended one.</summary>
+    public double MostAboveIntent { get; init; } = 0.05;
+
+    /// <summary>Days a fixture's pass lasts.</summary>
+    public int PassDays { get; init; } = 90;
+
+    /// <summary>
+    /// Rest where none is written, by what the repetitions train: 1-5 strength, 6-12 size, 13 and over endurance
+    /// (Haff and Triplett's goal table; from memory).
+    /// </summary>
+    public static Duration UsualRest(int repetitions) => Duration.FromSeconds(repetitions switch
+    {
+        <= 5 => 180,
+        <= 12 => 90,
+        _ => 60,
+    });
+
+    /// <summary>Whether a tempo keeps within the rules.</summary>
+    public bool Allows(Tempo tempo) =>
+        tempo.Seconds <= LongestRepetition
+        && tempo.Lowering <= SlowestLowering
+        && tempo.AfterLowering <= LongestPause
+        && tempo.AfterLifting <= LongestPause
+        && tempo.Lifting <= SlowestLifting;
+}

@@ -1,0 +1,222 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Effort;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Loads;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Core.Dosing;
+
+/// <summary>Reads from a written line how hard it is for this client: the load where one is written, else the load its effort implies.</summary>
+public static class IntentReading
+{
+    /// <summary>Spread of a maximum read from a written load whose effort had to be assumed, and where it was written (common practice).</summary>
+    private const double AssumedSpread = 0.12, WrittenSpread = 0.08;
+
+    /// <summary>
+    /// What a line's own load says about the maximum: the anchor at which its last set ends with the reserve written,
+    /// or the house rule's. Null when the line writes no load.
+    /// </summary>
+    /// <param name="partnerTime">Work and rests of the partners of a superset between two sets.</param>
+    public static StrengthAnchor? AnchorFromLine(
+        WrittenLine line, Exercise exercise, ClientProfile client, HouseRules rules, Duration partnerTime)
+    {
+        if (line.Intensity.Load is not { } written || line.Sets[0].Kind == CountKind.Seconds
+            || exercise.Endurance == EnduranceClass.OwnLogOnly)
+        {
+            return null;
+        }
+
+        var plan = Plan(line, exercise, LoadOf(written, exercise), partnerTime);
+        double reserve = line.Intensity.Reserve ?? rules.Reserve;
+        double spread = line.Intensity.Reserve is null ? AssumedSpread : WrittenSpread;
+        var unknown = new StrengthAnchor(
+            exercise.Id, Mass.Zero, exercise.Strength?.Basis == RatioBasis.Total, spread, AnchorBasis.Lifted,
+            $"{exercise.Name} as written: {line.Sets.Length} x {line.Sets[0].Middle} with {written}, {reserve:0.#} left");
+        return unknown.At(Solve(plan, exercise, client, unknown, reserve));
+    }
+
+    /// <summary>Reads the line. Null for held seconds and for exercises without a load model: they are copied, not computed.</summary>
+    /// <param name="anchor">The client's maximum on the written exercise.</param>
+    /// <param name="partnerTime">Work and rests of the partners of a superset between two sets.</param>
+    public static Intent? Read(
+        WrittenLine line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor, HouseRules rules, Duration partnerTime)
+    {
+        if (anchor is null || exercise.Endurance == EnduranceClass.OwnLogOnly || line.Sets[0].Kind == CountKind.Seconds)
+        {
+            return null;
+        }
+
+        var notes = new List<string>();
+        double reserveWanted = line.Intensity.Reserve ?? rules.Reserve;
+        Mass load;
+        if (line.Intensity.Load is { } written)
+        {
+            load = LoadOf(written, exercise);
+            anchor = Reconcile(line, exercise, client, anchor, load, partnerTime, notes);
+        }
+        else if (line.Intensity.Percent is { } percent)
+        {
+            load = PercentLoad(percent, exercise, client, anchor);
+        }
+        else
+        {
+            if (line.Intensity.Reserve is null && line.Sets[^1].Kind != CountKind.AsManyAsPossible)
+            {
+                notes.Add($"No load or effort written: read as {reserveWanted:0.#} left on the last set.");
+            }
+
+            load = LoadLeaving(reserveWanted, line, exercise, client, anchor, partnerTime);
+        }
+
+        var effort = new ExerciseEffort(exercise, client, anchor, new Geometry());
+        var plan = Plan(line, exercise, load, partnerTime);
+        plan = plan with { Repetitions = FillAsManyAsPossible(line, plan, effort) };
+        return Describe(plan, line, effort, anchor, notes);
+    }
+
+    private static Intent Describe(
+        SetPlan plan, WrittenLine line, ExerciseEffort effort, StrengthAnchor anchor, List<string> notes)
+    {
+        var demand = effort.DemandOf(plan.Load);
+        var forecast = plan.Forecast(effort);
+        var last = forecast[^1];
+        if (forecast.Any(s => s.Reserve < -0.5))
+        {
+            notes.Add("Rests too short, or load too heavy, for these repetitions by the estimated maximum: read as taken to failure.");
+        }
+
+        return new Intent
+        {
+            Repetitions = plan.Repetitions,
+            RangeWidth = line.Sets[0].High - line.Sets[0].Low,
+            Load = plan.Load,
+            Demand = demand,
+            Equivalent = effort.EquivalentOf(demand),
+            Effective = forecast.Sum(s => s.Effective),
+            Reserves = [.. forecast.Select(s => Math.Max(0, s.Reserve))],
+            LastToFailure = last.ToFailure,
+            Tempo = plan.Tempo,
+            Rest = plan.Rest,
+            PartnerTime = plan.PartnerTime,
+            Anchor = anchor,
+            Notes = [.. notes],
+        };
+    }
+
+    /// <summary>A pair is written per hand, everything else as one load.</summary>
+    private static Mass LoadOf(Mass written, Exercise exercise) =>
+        exercise.Holds.Contains(Hold.Pair) && !exercise.Holds.Contains(Hold.OneHand) ? written * 2 : written;
+
+    private static SetPlan Plan(WrittenLine line, Exercise exercise, Mass load, Duration partnerTime)
+    {
+        ImmutableArray<int> repetitions = [.. line.Sets.Select(s => Math.Max(1, s.Middle))];
+        return new SetPlan(
+            repetitions,
+            load,
+            line.Tempo ?? Tempo.Reference,
+            line.Rest ?? HouseRules.UsualRest(repetitions[0]),
+            partnerTime);
+    }
+
+    private static ImmutableArray<int> FillAsManyAsPossible(WrittenLine line, SetPlan plan, ExerciseEffort effort)
+    {
+        var repetitions = plan.Repetitions;
+        for (int i = 0; i < repetitions.Length; i++)
+        {
+            if (line.Sets[i].Kind == CountKind.AsManyAsPossible)
+            {
+                var sofar = plan with { Repetitions = repetitions[..(i + 1)] };
+                repetitions = repetitions.SetItem(i, Math.Max(1, (int)sofar.Forecast(effort)[^1].ToFailure));
+            }
+        }
+
+        return repetitions;
+    }
+
+    private static Mass PercentLoad(Share percent, Exercise exercise, ClientProfile client, StrengthAnchor anchor)
+    {
+        var bodyMoved = Resistance.BodyMoved(exercise.Load, client, new Geometry());
+        return anchor.IsTotal
+            ? (percent * anchor.Maximum) - (bodyMoved * client.BodyMass)
+            : percent * anchor.Maximum;
+    }
+
+    /// <summary>
+    /// A written load that the estimate calls too heavy, or a written reserve it does not give, moves the maximum
+    /// within its own range; what is left over becomes a note. A written programme is never called impossible.
+    /// </summary>
+    private static StrengthAnchor Reconcile(
+        WrittenLine line, Exercise exercise, ClientProfile client, StrengthAnchor anchor, Mass load, Duration partnerTime, List<string> notes)
+    {
+        var plan = Plan(line, exercise, load, partnerTime);
+        var forecast = plan.Forecast(new ExerciseEffort(exercise, client, anchor, new Geometry()));
+        double reserve = forecast[^1].Reserve;
+        double? wanted = line.Intensity.Reserve ?? (forecast.Any(s => s.Reserve < 0) ? 0 : null);
+        if (wanted is not { } target || Math.Abs(reserve - target) < 0.5)
+        {
+            return anchor;
+        }
+
+        var fitting = Solve(plan, exercise, client, anchor, target);
+        if (fitting >= anchor.Low && fitting <= anchor.High)
+        {
+            return anchor.At(fitting);
+        }
+
+        notes.Add(fitting > anchor.High
+            ? $"Heavier than the estimate of {anchor.Maximum} (to {anchor.High}) allows for these repetitions: check the lift it comes from."
+            : $"Lighter than a set that leaves {target:0.#} by the estimate of {anchor.Maximum} (from {anchor.Low}).");
+        return anchor.At(fitting > anchor.High ? anchor.High : anchor.Low);
+    }
+
+    /// <summary>The maximum at which the last set of the plan ends with this reserve, by bisection; reserve rises with it.</summary>
+    private static Mass Solve(SetPlan plan, Exercise exercise, ClientProfile client, StrengthAnchor shape, double reserve)
+    {
+        var bodyMoved = Resistance.BodyMoved(exercise.Load, client, new Geometry());
+        var body = shape.IsTotal ? Mass.Zero : bodyMoved * client.BodyMass;
+        double met = Resistance.Of(exercise.Load, plan.Load, bodyMoved, client.BodyMass).Kilograms;
+        double low = met / 2, high = met * 50;
+        for (int i = 0; i < 60; i++)
+        {
+            double middle = (low + high) / 2;
+            var effort = new ExerciseEffort(exercise, client, shape.At(Mass.FromKilograms(middle) - body), new Geometry());
+            if (plan.Forecast(effort)[^1].Reserve < reserve)
+            {
+                low = middle;
+            }
+            else
+            {
+                high = middle;
+            }
+        }
+
+        return Mass.FromKilograms(high) - body;
+    }
+
+    /// <summary>The load whose last set ends with this reserve; 0 where body weight alone is already heavier.</summary>
+    private static Mass LoadLeaving(
+        double reserve, WrittenLine line, Exercise exercise, ClientProfile client, StrengthAnchor anchor, Duration partnerTime)
+    {
+        var effort = new ExerciseEffort(exercise, client, anchor, new Geometry());
+        double low = 0, high = 1.2;
+        for (int i = 0; i < 50; i++)
+        {
+            double middle = (low + high) / 2;
+            var demand = Demand.Of(middle);
+            var plan = Plan(line, exercise, effort.LoadFor(demand), partnerTime);
+            if (demand < RepetitionCost.LeastDemand || plan.Forecast(effort)[^1].Reserve > reserve)
+            {
+                low = middle;
+            }
+            else
+            {
+                high = middle;
+            }
+        }
+
+        var load = effort.LoadFor(Demand.Of(low));
+        return exercise.Holds.IsEmpty && !exercise.NeedsLoad || load < Mass.Zero ? Mass.Zero : load;
+    }
+}

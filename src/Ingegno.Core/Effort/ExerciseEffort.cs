@@ -1,0 +1,58 @@
+using Ingegno.Core.Clients;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Loads;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Core.Effort;
+
+/// <summary>
+/// One exercise in one set-up for one client with one maximum: turns a load into a demand, an equivalent demand and
+/// the cost of a repetition. Built once, asked many times.
+/// </summary>
+public sealed class ExerciseEffort
+{
+    private readonly ClientProfile _client;
+    private readonly EnduranceCurve _curve;
+    private readonly bool _trained;
+
+    /// <param name="anchor">The maximum on this exercise.</param>
+    /// <param name="geometry">Where hands, feet or grip stand.</param>
+    public ExerciseEffort(Exercise exercise, ClientProfile client, StrengthAnchor anchor, Geometry geometry)
+    {
+        Exercise = exercise;
+        _client = client;
+        _trained = client.Level != Level.Beginner;
+        BodyMoved = Resistance.BodyMoved(exercise.Load, client, geometry);
+        GreatestResistance = anchor.GreatestResistance(BodyMoved, client.BodyMass);
+        _curve = EnduranceCurve.For(
+            exercise.Endurance,
+            _trained,
+            anchor.ExternalMaximum(BodyMoved, client.BodyMass) / client.BodyMass,
+            BodyMoved);
+    }
+
+    public Exercise Exercise { get; }
+
+    public Share BodyMoved { get; }
+
+    public Mass GreatestResistance { get; }
+
+    public Demand DemandOf(Mass load) =>
+        Demand.Of(Resistance.Of(Exercise.Load, load, BodyMoved, _client.BodyMass) / GreatestResistance);
+
+    /// <summary>The load that meets a demand; may come out negative where the body alone is too much.</summary>
+    public Mass LoadFor(Demand demand) =>
+        ((demand.Value * GreatestResistance) - (BodyMoved * _client.BodyMass)) * (1 / Exercise.Load.LoadCounts);
+
+    public Demand EquivalentOf(Demand demand) => _curve.EquivalentOf(demand, _trained);
+
+    /// <summary>The demand on this exercise that asks as much as this equivalent demand.</summary>
+    public Demand DemandForEquivalent(Demand equivalent) =>
+        _curve.DemandFor(EnduranceCurve.Base(_trained).FreshRepetitions(equivalent));
+
+    public double FreshRepetitions(Demand demand) => _curve.FreshRepetitions(demand);
+
+    public double CostOfRepetition(Demand demand, Tempo tempo) =>
+        RepetitionCost.Of(_curve, demand, tempo, Exercise);
+}

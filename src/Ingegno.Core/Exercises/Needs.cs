@@ -1,0 +1,66 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Anatomy;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Core.Exercises;
+
+/// <summary>What a fixture is for in an exercise.</summary>
+public enum FixtureRole
+{
+    Hands,
+    Feet,
+    Seat,
+    RearFoot,
+    ShouldersRaised,
+    Step,
+    Grip,
+    Support,
+}
+
+/// <summary>How the body loads the fixture; the dynamic factors of section 3.</summary>
+public enum FixtureMotion
+{
+    Still,
+    Moving,
+    Explosive,
+}
+
+/// <summary>A fixture an exercise needs.</summary>
+public sealed record FixtureNeed
+{
+    public required FixtureRole Role { get; init; }
+
+    public required ImmutableArray<FixtureKind> Kinds { get; init; }
+
+    /// <summary>Lowest usable height over stature.</summary>
+    public required Share LowestOfStature { get; init; }
+
+    /// <summary>Highest usable height over stature.</summary>
+    public required Share HighestOfStature { get; init; }
+
+    /// <summary>How many of equal height.</summary>
+    public int Count { get; init; } = 1;
+
+    /// <summary>Share of body and load all of them together bear. Null: the share the hands press with, from the geometry.</summary>
+    public Share? Bears { get; init; }
+
+    public FixtureMotion Motion { get; init; } = FixtureMotion.Moving;
+}
+
+/// <summary>What the room must give.</summary>
+public sealed record RoomNeed
+{
+    /// <summary>Headroom over stature; 1.02 to stand, about 1.27 to press a dumbbell overhead standing.</summary>
+    public Share HeadroomOfStature { get; init; } = Share.Of(0.8);
+
+    /// <summary>Clear floor over stature; lying takes a little more than 1.</summary>
+    public Share FloorOfStature { get; init; } = Share.Of(0.6);
+
+    public Noise Noise { get; init; } = Noise.Quiet;
+
+    public bool SlidingFloor { get; init; }
+}
+
+/// <summary>How much an exercise asks of a joint: 1 a little, 2 clearly, 3 hard.</summary>
+public sealed record JointStress(Joint Joint, int Level);

@@ -1,0 +1,68 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Loads;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Core.Programmes;
+
+/// <summary>
+/// What the client is told to do on one line at home. Frozen when a plan is saved: later changes of the home or of
+/// the catalogue do not alter it. Nothing in it is blank except what the exercise does not have.
+/// </summary>
+public sealed record Prescription
+{
+    /// <summary>Catalogue id.</summary>
+    public required string Exercise { get; init; }
+
+    public required string Name { get; init; }
+
+    public required CountKind Count { get; init; }
+
+    /// <summary>Count per set, per side where <see cref="PerSide"/>.</summary>
+    public required ImmutableArray<int> Counts { get; init; }
+
+    /// <summary>Upper end to climb to before the load goes up.</summary>
+    public required int TopOfRange { get; init; }
+
+    public required bool PerSide { get; init; }
+
+    /// <summary>External load; a pair counts both pieces.</summary>
+    public required Mass Load { get; init; }
+
+    /// <summary>Kit item it is built with; null for body weight alone.</summary>
+    public string? Kit { get; init; }
+
+    public Hold? Hold { get; init; }
+
+    /// <summary>"Rucksack on the back: 3 big bottles + 2 books = 7.4 kg"; "own weight".</summary>
+    public required string LoadInWords { get; init; }
+
+    public Tempo? Tempo { get; init; }
+
+    public required Duration Rest { get; init; }
+
+    /// <summary>Repetitions to leave on the last set; null for held or counted work without a forecast.</summary>
+    public double? Reserve { get; init; }
+
+    /// <summary>Heights the body share was worked out with.</summary>
+    public required Geometry Geometry { get; init; }
+
+    /// <summary>Where things stand: "Feet: Berth, 44 cm".</summary>
+    public ImmutableArray<string> Placement { get; init; } = [];
+
+    public ImmutableArray<string> SetUp { get; init; } = [];
+
+    public ImmutableArray<string> Cues { get; init; } = [];
+
+    public ImmutableArray<string> Cautions { get; init; } = [];
+
+    /// <summary>"4 x 8 a side", "3 x 10/10/8", "3 x 30 s".</summary>
+    public string CountInWords
+    {
+        get
+        {
+            string counts = Counts.Distinct().Count() == 1 ? $"{Counts[0]}" : string.Join('/', Counts);
+            string unit = Count == CountKind.Seconds ? " s" : "";
+            return $"{Counts.Length} x {counts}{unit}{(PerSide ? " a side" : "")}";
+        }
+    }
+}

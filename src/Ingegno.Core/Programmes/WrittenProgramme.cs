@@ -1,0 +1,69 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Core.Programmes;
+
+/// <summary>What a set counts in.</summary>
+public enum CountKind
+{
+    Repetitions,
+    Seconds,
+
+    /// <summary>As many as possible; the forecast tells how many that is likely to be.</summary>
+    AsManyAsPossible,
+}
+
+/// <summary>What one written set asks: an exact count has equal ends.</summary>
+public sealed record SetTarget(CountKind Kind, int Low, int High)
+{
+    /// <summary>The count to plan with: the middle of a range, rounded up.</summary>
+    public int Middle => (Low + High + 1) / 2;
+}
+
+/// <summary>How heavy a line was written; at most one of percent and load is given.</summary>
+/// <param name="Percent">Of the one-repetition maximum, 0 to 1.2.</param>
+/// <param name="Load">As written; per hand for exercises done with a pair.</param>
+/// <param name="Reserve">Repetitions left on the last, hardest set.</param>
+public sealed record Intensity(Share? Percent = null, Mass? Load = null, double? Reserve = null)
+{
+    public static Intensity NotWritten { get; } = new();
+}
+
+/// <summary>One line of a session as a coach wrote it.</summary>
+public sealed record WrittenLine
+{
+    /// <summary>Line number in the pasted text, from 1.</summary>
+    public required int Number { get; init; }
+
+    /// <summary>The line exactly as typed.</summary>
+    public required string Text { get; init; }
+
+    /// <summary>Letter of a superset or circuit, "A"; null when the line stands alone.</summary>
+    public string? Group { get; init; }
+
+    /// <summary>Place within the group, from 1; 0 when it stands alone.</summary>
+    public int PlaceInGroup { get; init; }
+
+    /// <summary>The exercise as typed.</summary>
+    public required string ExerciseName { get; init; }
+
+    /// <summary>Catalogue id; null when the name is not known.</summary>
+    public string? Exercise { get; init; }
+
+    /// <summary>One entry a set; never empty.</summary>
+    public required ImmutableArray<SetTarget> Sets { get; init; }
+
+    public Intensity Intensity { get; init; } = Intensity.NotWritten;
+
+    public Tempo? Tempo { get; init; }
+
+    public Duration? Rest { get; init; }
+
+    public bool PerSide { get; init; }
+}
+
+/// <summary>One training day as written.</summary>
+public sealed record WrittenSession(string Title, ImmutableArray<WrittenLine> Lines);
+
+/// <summary>The sessions of a pasted text, in order.</summary>
+public sealed record WrittenProgramme(ImmutableArray<WrittenSession> Sessions);

@@ -1,0 +1,228 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Effort;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Loads;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Core.Progression;
+
+/// <summary>What to do with a line next week.</summary>
+public enum StepKind
+{
+    /// <summary>Pain over 5: the exercise stops and is swapped.</summary>
+    Stop,
+
+    /// <summary>The same again.</summary>
+    Hold,
+
+    /// <summary>More load.</summary>
+    Load,
+
+    /// <summary>More repetitions with the same load.</summary>
+    Repetitions,
+}
+
+/// <summary>A proposal for next week: one sentence, the figures behind it, and the line as it would then be.</summary>
+/// <param name="Next">The prescription to follow; null when the line stops.</param>
+public sealed record Step(StepKind Kind, string Sentence, ImmutableArray<string> Arithmetic, Prescription? Next);
+
+/// <summary>
+/// The first rules of progression: pain decides before anything, then load where the next rung is near enough, else
+/// repetitions up to the count that earns the rung.
+/// </summary>
+public static class NextStep
+{
+    /// <summary>A step of load is at most this much of what the muscles meet (ACSM 2009, Med Sci Sports Exerc 41:687-708; from memory).</summary>
+    private const double LargestStep = 0.10;
+
+    /// <summary>Two or more repetitions over the target, two sessions running (Haff and Triplett; from memory).</summary>
+    private const int OverTarget = 2, SessionsRunning = 2;
+
+    /// <summary>Pain 0-10: over 5 stop, from 3 hold (Thomee 1997, Phys Ther 77:1690-1703; from memory).</summary>
+    private const int PainStops = 5, PainHolds = 3;
+
+    /// <param name="implement">What the line is loaded with, or could be; null where nothing can be added.</param>
+    /// <param name="anchor">The maximum on this exercise, for the shape of the forecast.</param>
+    /// <param name="logs">Sets of this line at this prescription, any order; a day is a session.</param>
+    /// <returns>Null when nothing was logged.</returns>
+    public static Step? For(
+        Prescription line, Exercise exercise, HeldImplement? implement, ClientProfile client, StrengthAnchor? anchor,
+        HouseRules rules, IReadOnlyList<SetLog> logs)
+    {
+        var sessions = logs.GroupBy(l => l.On).OrderByDescending(g => g.Key)
+            .Select(g => g.OrderBy(l => l.SetNumber).ToArray()).ToArray();
+        if (sessions.Length == 0)
+        {
+            return null;
+        }
+
+        var last = sessions[0];
+        if (Pain(line, last) is { } painful)
+        {
+            return painful;
+        }
+
+        if (Short(line, last) is { } shortfall)
+        {
+            return shortfall;
+        }
+
+        if (anchor is null || line.Count != CountKind.Repetitions)
+        {
+            return MoreRepetitions(line, line.TopOfRange + 1, rules, "no load to raise here");
+        }
+
+        var effort = new ExerciseEffort(exercise, client, anchor, line.Geometry);
+        return implement?.Ladder.Above(line.Load) is not { } rung
+            ? MoreRepetitions(line, rules.RepetitionCap, rules, "this is the heaviest load here")
+            : RungStep(line, exercise, effort, implement, rung, client, anchor, rules, sessions);
+    }
+
+    private static Step? Pain(Prescription line, SetLog[] last)
+    {
+        var worst = last.MaxBy(l => l.Pain)!;
+        return worst.Pain > PainStops
+            ? new Step(
+                StepKind.Stop,
+                $"Stop {Lower(line.Name)}: pain {worst.Pain} of 10 on set {worst.SetNumber}. Swap it, and send the client to a physician or physiotherapist if it stays.",
+                [$"Pain over {PainStops} stops a line; nothing is raised until the coach clears it."],
+                null)
+            : worst.Pain >= PainHolds
+            ? new Step(
+                StepKind.Hold,
+                $"Hold {Lower(line.Name)} as it is: pain {worst.Pain} of 10 on set {worst.SetNumber}.",
+                [$"Pain of {PainHolds} to {PainStops} holds a line where it is."],
+                line)
+            : null;
+    }
+
+    private static Step? Short(Prescription line, SetLog[] last)
+    {
+        if (last.Length < line.Counts.Length)
+        {
+            return new Step(
+                StepKind.Hold, $"The same again: {last.Length} of {line.Counts.Length} sets were done.",
+                [], line);
+        }
+
+        int missed = Enumerable.Range(0, line.Counts.Length).Sum(i => Math.Max(0, line.Counts[i] - last[i].Repetitions));
+        return missed > 0
+            ? new Step(StepKind.Hold, $"The same again: {missed} {Plural(missed, "repetition")} short of {line.CountInWords}.", [], line)
+            : null;
+    }
+
+    private static Step RungStep(
+        Prescription line, Exercise exercise, ExerciseEffort effort, HeldImplement implement, Rung rung,
+        ClientProfile client, StrengthAnchor anchor, HouseRules rules, SetLog[][] sessions)
+    {
+        var now = Met(line.Load);
+        double jump = (Met(rung.Load) - now) / now;
+        string jumpWords = $"{line.Load} to {rung.Load} is {jump * 100:0.#} % more of what the muscles meet";
+        int overTwice = sessions.Take(SessionsRunning).Count(s => Over(line, s) >= OverTarget);
+        int earning = EarningCount(line, exercise, rung, client, anchor, rules);
+        bool earned = sessions[0].Take(line.Counts.Length).All(s => s.Repetitions >= earning);
+        if (jump > LargestStep && !earned)
+        {
+            return MoreRepetitions(
+                line, earning, rules,
+                $"{earning} earn {rung.Load}",
+                $"{jumpWords}, over the {LargestStep * 100:0} % a step may be.",
+                $"{earning} at {line.Load} forecast {line.Counts[^1]} at {rung.Load} with the same left over.");
+        }
+
+        if (!earned && overTwice < SessionsRunning)
+        {
+            return new Step(
+                StepKind.Hold,
+                overTwice == 1
+                    ? $"The same once more: {OverTarget} over the target again earn {rung.Load}."
+                    : $"The same again: {OverTarget} over the target, {SessionsRunning} sessions running, earn {rung.Load}.",
+                [jumpWords + ".", $"Over the target last time: {Over(line, sessions[0])}, counting what was left beyond the plan."],
+                line);
+        }
+
+        return new Step(
+            StepKind.Load,
+            $"Take {rung.Load} next: {line.CountInWords}.",
+            [jumpWords + ".", earned ? $"All sets reached the {earning} that earn it." : $"{OverTarget} or more over the target in {SessionsRunning} sessions running."],
+            line with { Load = rung.Load, Kit = implement.KitId, Hold = implement.Hold, LoadInWords = LoadWords.Of(rung, implement) });
+
+        Mass Met(Mass load) => Resistance.Of(exercise.Load, load, effort.BodyMoved, client.BodyMass);
+    }
+
+    /// <summary>Repetitions over the target on the last set; reserve beyond the plan counts as done.</summary>
+    private static int Over(Prescription line, SetLog[] session)
+    {
+        var set = session[Math.Min(line.Counts.Length, session.Length) - 1];
+        double spare = set.Reserve is { } left && line.Reserve is { } planned ? Math.Max(0, left - planned) : 0;
+        return set.Repetitions + (int)Math.Floor(spare) - line.Counts[^1];
+    }
+
+    /// <summary>
+    /// Repetitions on this rung that forecast the planned count on the next, with the same left over: the maximum at
+    /// which the next rung allows the planned count, read back at this rung. Depends on the curve's shape, not on
+    /// where the estimate stands today.
+    /// </summary>
+    public static int EarningCount(
+        Prescription line, Exercise exercise, Rung next, ClientProfile client, StrengthAnchor anchor, HouseRules rules)
+    {
+        var tempo = line.Tempo ?? Tempo.Reference;
+        double reserve = line.Reserve ?? rules.Reserve;
+        var effort = new ExerciseEffort(exercise, client, anchor, line.Geometry);
+        double met = Resistance.Of(exercise.Load, next.Load, effort.BodyMoved, client.BodyMass).Kilograms;
+        double low = met / 2, high = met * 50;
+        for (int i = 0; i < 60; i++)
+        {
+            double middle = (low + high) / 2;
+            if (At(middle, next.Load, line.Counts)[^1].Reserve < reserve)
+            {
+                low = middle;
+            }
+            else
+            {
+                high = middle;
+            }
+        }
+
+        int count = line.Counts.Max();
+        while (count < rules.RepetitionCap && At(high, line.Load, [.. line.Counts.Select(_ => count + 1)])[^1].Reserve >= reserve)
+        {
+            count++;
+        }
+
+        return count;
+
+        ImmutableArray<ForecastSet> At(double greatest, Mass load, ImmutableArray<int> counts)
+        {
+            var body = anchor.IsTotal ? Mass.Zero : effort.BodyMoved * client.BodyMass;
+            var stronger = new ExerciseEffort(exercise, client, anchor.At(Mass.FromKilograms(greatest) - body), line.Geometry);
+            return new SetPlan(counts, load, tempo, line.Rest, Duration.Zero).Forecast(stronger);
+        }
+    }
+
+    private static Step MoreRepetitions(Prescription line, int goal, HouseRules rules, string why, params string[] arithmetic)
+    {
+        int most = Math.Min(rules.RepetitionCap, Math.Max(goal, line.Counts.Max()));
+        if (line.Counts.Min() >= most)
+        {
+            return new Step(
+                StepKind.Hold, $"The same again: {most} is the most this line is given; a harder variation comes next ({why}).",
+                [.. arithmetic], line);
+        }
+
+        var next = line with
+        {
+            Counts = [.. line.Counts.Select(c => Math.Min(most, c + 1))],
+            TopOfRange = Math.Max(line.TopOfRange, Math.Min(most, line.Counts.Max() + 1)),
+        };
+        string unit = line.Count == CountKind.Seconds ? "second" : "rep";
+        return new Step(StepKind.Repetitions, $"Add 1 {unit} a set: {next.CountInWords}; {why}.", [.. arithmetic], next);
+    }
+
+    private static string Plural(int count, string word) => count == 1 ? word : word + "s";
+
+    private static string Lower(string name) => char.ToLowerInvariant(name[0]) + name[1..];
+}

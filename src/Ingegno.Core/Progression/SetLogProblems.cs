@@ -1,0 +1,41 @@
+using Ingegno.Core.Homes;
+
+namespace Ingegno.Core.Progression;
+
+/// <summary>Checks a logged set before it is kept.</summary>
+public static class SetLogProblems
+{
+    /// <param name="path">Where the set stands in what was sent: "sets[2]".</param>
+    public static IEnumerable<InputProblem> Of(SetLog set, string path)
+    {
+        if (set.Repetitions is < 0 or > 200)
+        {
+            yield return new(path + ".repetitions", $"Repetitions go from 0 to 200, not {set.Repetitions}.");
+        }
+
+        if (!(set.Load.Kilograms is >= 0 and <= 500))
+        {
+            yield return new(path + ".load", $"A load lies between 0 and 500 kg, not {set.Load.Kilograms:0.##} kg.");
+        }
+
+        if (set.Reserve is { } reserve && !(reserve is >= 0 and <= 20))
+        {
+            yield return new(path + ".reserve", "Repetitions left go from 0 to 20; leave it empty when nobody said.");
+        }
+
+        if (set.Pain is < 0 or > 10)
+        {
+            yield return new(path + ".pain", "Pain goes from 0 (none) to 10 (worst).");
+        }
+
+        if (set.SetNumber is < 1 or > 50)
+        {
+            yield return new(path + ".setNumber", "Sets are numbered from 1 to 50.");
+        }
+
+        if (set.Id == Guid.Empty)
+        {
+            yield return new(path + ".id", "Every set needs an id of its own.");
+        }
+    }
+}

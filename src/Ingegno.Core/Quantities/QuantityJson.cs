@@ -1,0 +1,32 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+
+namespace Ingegno.Core.Quantities;
+
+/// <summary>
+/// Quantities in open formats are plain numbers in the unit their type documents: kg, m, s or a fraction.
+/// Three decimals are kept for mass and length (a gram, a millimetre), four for shares and demands.
+/// </summary>
+public abstract class QuantityJson<T>(Func<double, T> read, Func<T, double> write, int decimals) : JsonConverter<T>
+{
+    public override T Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
+        read(reader.GetDouble());
+
+    public override void Write(Utf8JsonWriter writer, T value, JsonSerializerOptions options) =>
+        writer.WriteNumberValue(Math.Round(write(value), decimals));
+}
+
+/// <summary>Kilograms, three decimals.</summary>
+public sealed class MassJson() : QuantityJson<Mass>(Mass.FromKilograms, m => m.Kilograms, 3);
+
+/// <summary>Metres, three decimals.</summary>
+public sealed class LengthJson() : QuantityJson<Length>(Length.FromMetres, l => l.Metres, 3);
+
+/// <summary>Seconds, one decimal.</summary>
+public sealed class DurationJson() : QuantityJson<Duration>(Duration.FromSeconds, d => d.Seconds, 1);
+
+/// <summary>Fraction, four decimals.</summary>
+public sealed class ShareJson() : QuantityJson<Share>(Share.Of, s => s.Fraction, 4);
+
+/// <summary>Resistance over maximum, four decimals.</summary>
+public sealed class DemandJson() : QuantityJson<Demand>(Demand.Of, d => d.Value, 4);

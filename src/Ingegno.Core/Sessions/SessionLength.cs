@@ -1,0 +1,41 @@
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Core.Sessions;
+
+/// <summary>How long prescribed work takes: repetitions at their tempo, sides, rests and changes, without the warm-up.</summary>
+public static class SessionLength
+{
+    /// <summary>Going from one exercise to the next, and setting one up (common practice; coach).</summary>
+    private static readonly Duration ExerciseChange = Duration.FromSeconds(45), SettingUp = Duration.FromSeconds(30);
+
+    /// <summary>A line with the letter of its superset, null when it stands alone.</summary>
+    public readonly record struct Part(string? Group, Prescription Prescription);
+
+    /// <param name="parts">In the order they are trained; lines of one letter follow each other.</param>
+    public static Duration Of(IReadOnlyList<Part> parts)
+    {
+        var total = Duration.Zero;
+        string? before = null;
+        for (int i = 0; i < parts.Count; i++)
+        {
+            bool sameGroup = parts[i].Group is { } group && group == before;
+            bool lastOfGroup = parts[i].Group is null || i + 1 == parts.Count || parts[i + 1].Group != parts[i].Group;
+            total += SettingUp + OfOne(parts[i].Prescription, lastOfGroup);
+            total += i > 0 && !sameGroup ? ExerciseChange : Duration.Zero;
+            before = parts[i].Group;
+        }
+
+        return total;
+    }
+
+    /// <summary>Work and rests of one line; the rest after the very last set of a group is the change to the next.</summary>
+    private static Duration OfOne(Prescription line, bool lastOfGroup)
+    {
+        double perCount = line.Count == CountKind.Seconds ? 1 : (line.Tempo ?? Tempo.Reference).Seconds;
+        var work = Duration.FromSeconds(line.Counts.Sum() * perCount * (line.PerSide ? 2 : 1));
+        var switches = line.PerSide ? SetPlan.SideSwitch * line.Counts.Length : Duration.Zero;
+        return work + switches + (line.Rest * (line.Counts.Length - (lastOfGroup ? 1 : 0)));
+    }
+}

@@ -1,0 +1,47 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Effort;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Loads;
+using Ingegno.Core.Programmes;
+
+namespace Ingegno.Core.Substitution;
+
+/// <summary>Works a candidate out for showing: prescription, reason, bridge, and the ladder it stands on.</summary>
+internal static class Alternatives
+{
+    internal static Alternative Of(Candidate candidate, Exercise written, WrittenLine line, Intent? intent, ClientProfile client)
+    {
+        var alternative = new Alternative
+        {
+            Prescription = Prescribing.Of(candidate, line),
+            Fit = candidate.Fit,
+            Reason = Reason.For(written, candidate, intent),
+            Loss = Reason.Loss(written, candidate, intent),
+        };
+        if (candidate.Dose is not { } dose || candidate.Anchor is not { } anchor || intent is null)
+        {
+            return alternative;
+        }
+
+        var effort = new ExerciseEffort(candidate.Exercise, client, anchor, candidate.SetUp.Geometry);
+        ImmutableArray<OfferedLoad> ladder =
+        [
+            .. candidate.SetUp.Ladder.Rungs.Select(rung => new OfferedLoad(
+                rung.Load,
+                LoadWords.Of(rung, candidate.SetUp.Implement),
+                effort.EquivalentOf(effort.DemandOf(rung.Load)))),
+        ];
+        return alternative with
+        {
+            Bridge = dose.Bridge,
+            Forecast = dose.Forecast,
+            ToFailure = candidate.ToFailure,
+            Equivalent = dose.Equivalent,
+            Ladder = ladder,
+            WantedLoad = effort.LoadFor(effort.DemandForEquivalent(intent.Equivalent)),
+            Anchor = anchor,
+        };
+    }
+}

@@ -1,0 +1,24 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Core.Substitution;
+
+/// <summary>An exercise that can stand in for a written line here, in its best set-up and dose.</summary>
+/// <param name="Dose">Null where no load is modelled: the line's own count is kept.</param>
+/// <param name="Anchor">The maximum the dose was worked out with; null where there is none.</param>
+/// <param name="ToFailure">First-set repetitions to failure over the 80 percent range of the maximum; null without a dose.</param>
+public sealed record Candidate(
+    Exercise Exercise, SetUp SetUp, Dose? Dose, StrengthAnchor? Anchor, Fit Fit, RepetitionRange? ToFailure);
+
+/// <summary>A forecast with its 80 percent range.</summary>
+public sealed record RepetitionRange(double Low, double Middle, double High);
+
+/// <summary>An exercise that was looked at and not offered.</summary>
+public sealed record Refused(Exercise Exercise, ImmutableArray<Refusal> Reasons, Share Likeness);
+
+/// <summary>All that was found for one line, best fit first.</summary>
+/// <param name="Refused">Most alike first; only those a coach would think of.</param>
+public sealed record Choice(ImmutableArray<Candidate> Candidates, ImmutableArray<Refused> Refused);

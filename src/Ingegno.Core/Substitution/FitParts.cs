@@ -1,0 +1,63 @@
+using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Exercises;
+
+namespace Ingegno.Core.Substitution;
+
+/// <summary>Works out the seven parts for one candidate against one written exercise.</summary>
+internal static class FitParts
+{
+    private const double OtherLine = 0.6, OtherPattern = 0.3, OtherKind = 0.3;
+    private const double OneLimbForTwo = 0.75, TwoLimbsForOne = 0.6;
+    private const double NextRange = 0.7, FarRange = 0.4;
+    private const double PerSkillStep = 0.85;
+
+    /// <param name="dose">Null where no load is modelled on either side: nothing to fall short of.</param>
+    internal static double[] Of(Exercise written, Exercise candidate, Intent? intent, Dose? dose, Level level) =>
+    [
+        written.Muscles.OverlapWith(candidate.Muscles).Fraction,
+        Direction(written, candidate),
+        written.Kind == candidate.Kind ? 1 : OtherKind,
+        intent is null || dose is null ? 1 : DosePart(intent, dose),
+        Sides(written.Sides, candidate.Sides),
+        Range(written.Range, candidate.Range),
+        Skill(written, candidate, level),
+    ];
+
+    private static double Direction(Exercise written, Exercise candidate) =>
+        written.Pattern != candidate.Pattern ? OtherPattern
+        : written.Line == candidate.Line ? 1
+        : OtherLine;
+
+    /// <summary>
+    /// Repetitions feasible of those asked, times how much of the intent is reached in effective repetitions (one a
+    /// set added on both sides, so that an easy line with hardly any does not turn on crumbs), times how near the demand comes: by its root, as size comes with light loads too, whole where strength is asked.
+    /// </summary>
+    private static double DosePart(Intent intent, Dose dose)
+    {
+        int sets = intent.Repetitions.Length;
+        double reached = Math.Min(1, (dose.Effective + sets) / (intent.Effective + sets));
+        double nearness = Math.Min(1, dose.Equivalent.Value / intent.Equivalent.Value);
+        bool strength = intent.Repetitions.Max() <= 5;
+        return dose.Feasible.Fraction * reached * (strength ? nearness : Math.Sqrt(nearness));
+    }
+
+    private static double Sides(Sides written, Sides candidate) =>
+        written == candidate ? 1 : written == Exercises.Sides.Together ? OneLimbForTwo : TwoLimbsForOne;
+
+    private static double Range(HardestRange written, HardestRange candidate) => Math.Abs((int)written - (int)candidate) switch
+    {
+        0 => 1,
+        1 => NextRange,
+        _ => FarRange,
+    };
+
+    /// <summary>Each step of skill and balance over the written exercise and over what the level has in hand costs a little.</summary>
+    private static double Skill(Exercise written, Exercise candidate, Level level)
+    {
+        int inHand = Gate.SkillAllowed(level) - 1;
+        int over = Math.Max(0, candidate.Skill - Math.Max(written.Skill, inHand))
+            + Math.Max(0, candidate.Steadiness - Math.Max(written.Steadiness, inHand));
+        return Math.Pow(PerSkillStep, over);
+    }
+}

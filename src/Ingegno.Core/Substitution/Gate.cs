@@ -1,0 +1,83 @@
+using Ingegno.Core.Clients;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+
+namespace Ingegno.Core.Substitution;
+
+/// <summary>What stands against an exercise for this client in this room, whatever the set-up. Empty: nothing.</summary>
+public static class Gate
+{
+    /// <summary>Pain over this stops loading a joint hard; over the second one at all (bands of Thomee 1997, Phys Ther 77:1690-1703; from memory).</summary>
+    private const int PainHolds = 3, PainStops = 5;
+
+    public static IEnumerable<Refusal> Against(Exercise exercise, ClientProfile client, Home home) =>
+        [.. RoomReasons(exercise, client, home.Room), .. BodyReasons(exercise, client), .. RuleReasons(exercise)];
+
+    private static IEnumerable<Refusal> RoomReasons(Exercise exercise, ClientProfile client, Room room)
+    {
+        var headroom = client.Stature * exercise.Room.HeadroomOfStature.Fraction;
+        if (!room.Outdoors && headroom > room.HeadroomOrUsual())
+        {
+            yield return new(RefusalCause.Room, $"needs {headroom.Metres:0.00} m of headroom, there is {room.HeadroomOrUsual().Metres:0.00}");
+        }
+
+        var floor = client.Stature * exercise.Room.FloorOfStature.Fraction;
+        if (!room.Outdoors && floor > room.FloorLengthOrUsual())
+        {
+            yield return new(RefusalCause.Room, $"needs {floor.Metres:0.0} m of clear floor, there is {room.FloorLengthOrUsual().Metres:0.0}");
+        }
+
+        if (exercise.Room.Noise == Noise.Loud && room.NeighboursBelow && !room.Outdoors)
+        {
+            yield return new(RefusalCause.Room, "lands hard, and there are neighbours below");
+        }
+
+        if (exercise.Room.SlidingFloor && !room.FloorSlides)
+        {
+            yield return new(RefusalCause.Room, "needs a floor that something slides on");
+        }
+    }
+
+    private static IEnumerable<Refusal> BodyReasons(Exercise exercise, ClientProfile client)
+    {
+        foreach (var failed in client.Screens.Where(s => s.Result == ScreenResult.Failed && exercise.Screens.Contains(s.Screen)))
+        {
+            yield return new(RefusalCause.Screen, $"the {Words(failed.Screen)} screen was not passed");
+        }
+
+        foreach (var stress in exercise.Joints)
+        {
+            int pain = client.PainAt(stress.Joint);
+            if ((pain > PainStops) || (pain >= PainHolds && stress.Level >= 2))
+            {
+                yield return new(RefusalCause.Joint, $"loads the {Words(stress.Joint)}, sore at {pain} of 10");
+            }
+        }
+
+        int allowed = SkillAllowed(client.Level);
+        if (exercise.Skill > allowed || exercise.Steadiness > allowed)
+        {
+            string what = exercise.Skill > allowed ? "skill" : "balance";
+            yield return new(RefusalCause.Skill, $"takes more {what} than a {client.Level.ToString().ToLowerInvariant()} has yet");
+        }
+    }
+
+    private static IEnumerable<Refusal> RuleReasons(Exercise exercise)
+    {
+        if (exercise.OffByDefault is { } reason)
+        {
+            yield return new(RefusalCause.HouseRule, $"off by house rule: {reason}");
+        }
+    }
+
+    /// <summary>Highest skill and steadiness offered, on the catalogue's scale of 4 (coach).</summary>
+    internal static int SkillAllowed(Level level) => level switch
+    {
+        Level.Beginner => 2,
+        Level.Intermediate => 3,
+        _ => 4,
+    };
+
+    private static string Words(Enum value) =>
+        string.Concat(value.ToString().Select((c, i) => i > 0 && char.IsUpper(c) ? " " + char.ToLowerInvariant(c) : char.ToLowerInvariant(c).ToString()));
+}

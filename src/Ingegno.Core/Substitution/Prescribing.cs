@@ -1,0 +1,51 @@
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Loads;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Core.Substitution;
+
+/// <summary>Turns a candidate into the words and numbers a client trains from.</summary>
+internal static class Prescribing
+{
+    internal static Prescription Of(Candidate candidate, WrittenLine line)
+    {
+        var exercise = candidate.Exercise;
+        var implement = candidate.SetUp.Implement;
+        var dose = candidate.Dose;
+        var rung = dose?.Rung ?? candidate.SetUp.Ladder.Rungs[0];
+        return new Prescription
+        {
+            Exercise = exercise.Id,
+            Name = exercise.Name,
+            Count = dose is null ? line.Sets[0].Kind : CountKind.Repetitions,
+            Counts = dose?.Repetitions ?? [.. line.Sets.Select(s => Math.Max(1, s.Middle))],
+            TopOfRange = dose?.TopOfRange ?? line.Sets.Max(s => s.High),
+            PerSide = exercise.Sides == Sides.OneAtATime || line.PerSide,
+            Load = rung.Load,
+            Kit = rung.Load > Mass.Zero ? implement?.KitId : null,
+            Hold = rung.Load > Mass.Zero ? implement?.Hold : null,
+            LoadInWords = LoadWords.Of(rung, implement),
+            Tempo = dose?.Tempo,
+            Rest = dose?.Rest ?? line.Rest ?? HouseRules.UsualRest(line.Sets[0].Middle),
+            Reserve = dose is null ? null : Math.Round(Math.Max(0, dose.Reserve), 1),
+            Geometry = candidate.SetUp.Geometry,
+            Placement = [.. candidate.SetUp.Placed.Where(p => p.Fixture.Kind != Homes.FixtureKind.Wall).Select(PlacementInWords)],
+            SetUp = exercise.SetUp,
+            Cues = exercise.Cues,
+            Cautions = exercise.Cautions,
+        };
+    }
+
+    private static string PlacementInWords(PlacedFixture placed)
+    {
+        string role = placed.Role switch
+        {
+            FixtureRole.RearFoot => "Rear foot",
+            FixtureRole.ShouldersRaised => "Shoulders",
+            _ => placed.Role.ToString(),
+        };
+        return $"{role}: {placed.Fixture.Name}, {placed.Fixture.Height}";
+    }
+}

@@ -1,0 +1,102 @@
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Core.Substitution;
+
+/// <summary>Why a candidate stands where it stands, in a coach's words: what is kept, what carries it, and the part that cost most.</summary>
+public static class Reason
+{
+    /// <summary>Above this a part counts as kept.</summary>
+    private const double Kept = 0.9;
+
+    /// <summary>What speaks for it.</summary>
+    public static string For(Exercise written, Candidate candidate, Intent? intent)
+    {
+        if (candidate.Exercise.Id == written.Id)
+        {
+            return intent is null || candidate.Dose is not { } same || Math.Abs(same.Equivalent.Value - intent.Equivalent.Value) < 0.03
+                ? "Needs nothing that is missing here. Goes across as it is."
+                : $"The same exercise with what is here: {Carried(same, intent)}.";
+        }
+
+        string kept = KeptWords(written, candidate.Fit);
+        return candidate.Dose is { } dose && intent is not null ? $"{kept}; {Carried(dose, intent)}." : kept + ".";
+    }
+
+    /// <summary>What it costs; null when nothing worth a word is lost.</summary>
+    public static string? Loss(Exercise written, Candidate candidate, Intent? intent)
+    {
+        if (candidate.Dose is { } dose && intent is not null)
+        {
+            if (dose.Equivalent.Value < 0.30)
+            {
+                return $"Too light to build on: demand {dose.Equivalent} counts for endurance, not growth.";
+            }
+
+            if (dose.Bridge.Open >= 1)
+            {
+                return $"{dose.Bridge.Open:0} effective reps short of the {dose.Bridge.Asked:0} asked.";
+            }
+
+            if (intent.Repetitions.Max() <= 5 && intent.Equivalent.Value - dose.Equivalent.Value > 0.10)
+            {
+                return $"Heavy practice is not kept: demand {dose.Equivalent} where {intent.Equivalent} was asked.";
+            }
+        }
+
+        return candidate.Fit[candidate.Fit.Decisive].Fraction >= Kept ? null : Cost(written, candidate);
+    }
+
+    private static string KeptWords(Exercise written, Fit fit)
+    {
+        bool direction = fit[FitPart.Direction].Fraction >= Kept, muscles = fit[FitPart.Muscles].Fraction >= 0.7;
+        return (direction, muscles) switch
+        {
+            (true, true) => $"Same muscles, same line as the {LowerFirst(written.Name)}",
+            (true, false) => $"Same line as the {LowerFirst(written.Name)}",
+            (false, true) => $"Works the same muscles as the {LowerFirst(written.Name)}",
+            _ => $"The nearest to the {LowerFirst(written.Name)} this place allows",
+        };
+    }
+
+    private static string Carried(Dose dose, Intent intent)
+    {
+        var measures = dose.Bridge.Parts.Where(p => p.Measure != Measure.Load).ToArray();
+        string load = dose.Rung.Load > Mass.Zero ? dose.Rung.Load.ToString() : "own weight";
+        if (measures.Length == 0)
+        {
+            return dose.Equivalent.Value >= intent.Equivalent.Value - 0.03
+                ? $"{load} asks as much as the gym load"
+                : $"{load} for the same count";
+        }
+
+        string carry = dose.Bridge.Open >= 1 ? "carry part of it" : "make it up";
+        return $"{load} is lighter, {string.Join(" and ", measures.Select(Words))} {carry}";
+    }
+
+    private static string Words(BridgePart part) => part.Measure switch
+    {
+        Measure.Repetitions => part.Text.TrimStart('+').Replace(" rep", " more rep", StringComparison.Ordinal),
+        _ => part.Text,
+    };
+
+    private static string Cost(Exercise written, Candidate candidate) => candidate.Fit.Decisive switch
+    {
+        FitPart.Muscles => $"Shares {candidate.Fit[FitPart.Muscles]} of the muscles.",
+        FitPart.Direction => candidate.Exercise.Pattern == written.Pattern
+            ? "Another line of force than written."
+            : "Another movement than written: the pattern is lost here.",
+        FitPart.Kind => candidate.Exercise.Kind == MovementKind.Compound
+            ? "Several joints share the work where one was isolated."
+            : "One joint works where several were asked.",
+        FitPart.Dose => candidate.Dose is { } dose && dose.Feasible.Fraction < 0.95
+            ? $"Only {dose.Repetitions.Sum()} of the repetitions asked are possible."
+            : "The load stays below what the gym line asks.",
+        FitPart.Sides => candidate.Exercise.Sides == Sides.OneAtATime ? "One limb at a time instead of two." : "Both limbs instead of one.",
+        FitPart.Range => $"Hardest in the {candidate.Exercise.Range.ToString().ToLowerInvariant()} range, written was the {written.Range.ToString().ToLowerInvariant()} one.",
+        _ => "Takes more skill or balance than the written exercise.",
+    };
+
+    private static string LowerFirst(string name) => char.ToLowerInvariant(name[0]) + name[1..];
+}

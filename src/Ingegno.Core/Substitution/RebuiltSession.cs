@@ -1,0 +1,97 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Effort;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Core.Substitution;
+
+/// <summary>What a coach has decided by hand on a line; everything left null is worked out.</summary>
+/// <param name="Line">Line number in the text.</param>
+/// <param name="Text">The line as typed then; a choice follows its text when lines move, and lapses when it changes.</param>
+/// <param name="Exercise">Catalogue id taken instead of the first proposal.</param>
+public sealed record LineChoice(
+    int Line, string Text, string? Exercise = null, Mass? Load = null, int? Repetitions = null, Tempo? Tempo = null, Duration? Rest = null);
+
+/// <summary>What became of a written line.</summary>
+public enum LineOutcome
+{
+    /// <summary>The exercise goes across; only the load may differ.</summary>
+    Unchanged,
+
+    /// <summary>Another exercise stands in.</summary>
+    Swapped,
+
+    /// <summary>The name is not in the catalogue: kept as typed, with nearest names.</summary>
+    Unknown,
+
+    /// <summary>Nothing here is possible or safe for it.</summary>
+    Nothing,
+}
+
+/// <summary>A load on offer for the exercise in hand.</summary>
+public sealed record OfferedLoad(Mass Load, string Words, Demand Equivalent);
+
+/// <summary>One way to do a line here, worked out whole.</summary>
+public sealed record Alternative
+{
+    public required Prescription Prescription { get; init; }
+
+    public required Fit Fit { get; init; }
+
+    public required string Reason { get; init; }
+
+    public string? Loss { get; init; }
+
+    public Bridge? Bridge { get; init; }
+
+    public ImmutableArray<ForecastSet> Forecast { get; init; } = [];
+
+    public RepetitionRange? ToFailure { get; init; }
+
+    public Demand? Equivalent { get; init; }
+
+    /// <summary>Rungs of the implement in use, lightest first.</summary>
+    public ImmutableArray<OfferedLoad> Ladder { get; init; } = [];
+
+    /// <summary>The load that would ask just what the gym line asks; null without a forecast.</summary>
+    public Mass? WantedLoad { get; init; }
+
+    public StrengthAnchor? Anchor { get; init; }
+}
+
+/// <summary>An exercise that was looked at and refused, with its reasons.</summary>
+public sealed record RefusedAlternative(string Exercise, string Name, ImmutableArray<Refusal> Reasons);
+
+/// <summary>A catalogue exercise offered by name.</summary>
+public sealed record NamedExercise(string Exercise, string Name);
+
+/// <summary>One line, as written against as rebuilt.</summary>
+public sealed record RebuiltLine
+{
+    public required WrittenLine Written { get; init; }
+
+    public required LineOutcome Outcome { get; init; }
+
+    public required Role Role { get; init; }
+
+    public Intent? Intent { get; init; }
+
+    /// <summary>The alternative in force; null for unknown lines and where nothing is possible.</summary>
+    public Alternative? Chosen { get; init; }
+
+    /// <summary>True when a coach chose the exercise by hand.</summary>
+    public bool ChosenByHand { get; init; }
+
+    /// <summary>Best fit first, the chosen one among them.</summary>
+    public ImmutableArray<Alternative> Alternatives { get; init; } = [];
+
+    public ImmutableArray<RefusedAlternative> Refused { get; init; } = [];
+
+    /// <summary>For an unknown name, the nearest ones in the catalogue.</summary>
+    public ImmutableArray<NamedExercise> Nearest { get; init; } = [];
+}
+
+/// <summary>A session rebuilt for one home.</summary>
+public sealed record RebuiltSession(string Title, ImmutableArray<RebuiltLine> Lines, Duration Length);

@@ -1,0 +1,135 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Sessions;
+
+namespace Ingegno.Core.Substitution;
+
+/// <summary>Rebuilds written sessions line by line for one client in one home. Same input, same result.</summary>
+public sealed class SessionRebuild
+{
+    /// <summary>A second use of an exercise in one session must beat the next best by this much.</summary>
+    private const double TwiceInSession = 0.75;
+
+    /// <summary>The dose part from which the written exercise is kept though another would fit a little better.</summary>
+    private const double EnoughToStay = 0.70;
+
+    private const int MostAlternatives = 8, MostRefused = 6;
+
+    private readonly ClientProfile _client;
+    private readonly Catalogue _catalogue;
+    private readonly HouseRules _rules;
+    private readonly StrengthAnchors _anchors;
+    private readonly SubstituteSearch _search;
+
+    /// <param name="today">Day of use: fixture passes run out.</param>
+    /// <param name="programme">Its written loads help to estimate maxima where no lift is known.</param>
+    public SessionRebuild(
+        ClientProfile client, Home home, Catalogue catalogue, HouseRules rules, DateOnly today, WrittenProgramme programme)
+    {
+        (_client, _catalogue, _rules) = (client, catalogue, rules);
+        var lifted = client.Lifts.Select(l => l.Exercise).ToHashSet(StringComparer.Ordinal);
+        var written = programme.Sessions
+            .SelectMany(s => s.Lines, (session, line) => (session, line))
+            .Where(p => p.line.Exercise is { } id && !lifted.Contains(id))
+            .Select(p => IntentReading.AnchorFromLine(
+                p.line, catalogue[p.line.Exercise!], client, rules, Supersets.PartnerTime(p.line, p.session)))
+            .OfType<StrengthAnchor>();
+        _anchors = StrengthAnchors.Of(client, catalogue, written);
+        _search = new SubstituteSearch(client, new PreparedHome(home, today), catalogue, _anchors, rules);
+    }
+
+    /// <summary>True when no lift of the client is known and none could be read from the text.</summary>
+    public bool AllGuessed => _anchors.AllGuessed;
+
+    public RebuiltSession Rebuild(WrittenSession session, IReadOnlyList<LineChoice> choices)
+    {
+        var used = new HashSet<string>(StringComparer.Ordinal);
+        var lines = ImmutableArray.CreateBuilder<RebuiltLine>();
+        for (int i = 0; i < session.Lines.Length; i++)
+        {
+            var line = session.Lines[i];
+            var rebuilt = Line(line, session, isFirst: i == 0, Choices.For(line, choices), used);
+            if (rebuilt.Chosen is { } chosen)
+            {
+                used.Add(chosen.Prescription.Exercise);
+            }
+
+            lines.Add(rebuilt);
+        }
+
+        var length = SessionLength.Of(
+            [.. lines.Where(l => l.Chosen is not null).Select(l => new SessionLength.Part(l.Written.Group, l.Chosen!.Prescription))]);
+        return new RebuiltSession(session.Title, lines.ToImmutable(), length);
+    }
+
+    private RebuiltLine Line(WrittenLine line, WrittenSession session, bool isFirst, LineChoice? choice, HashSet<string> used)
+    {
+        if (line.Exercise is null || _catalogue.Find(line.Exercise) is not { } written)
+        {
+            return new RebuiltLine
+            {
+                Written = line,
+                Outcome = LineOutcome.Unknown,
+                Role = Role.Secondary,
+                Nearest = [.. _catalogue.Nearest(line.ExerciseName).Select(e => new NamedExercise(e.Id, e.Name))],
+            };
+        }
+
+        var role = Roles.Of(written, line, isFirst);
+        var intent = IntentReading.Read(line, written, _client, _anchors.For(written), _rules, Supersets.PartnerTime(line, session));
+        var found = _search.For(written, intent, role, id => WishFor(id, choice));
+        var byHand = choice?.Exercise is null ? null : found.Candidates.FirstOrDefault(c => c.Exercise.Id == choice.Exercise);
+        var chosen = byHand ?? GoesAcross(written, found) ?? Pick(found, used);
+        if (choice is not null && choice.Exercise is null && chosen is not null)
+        {
+            // A dose fixed by hand belongs to whatever exercise is proposed: work that one out again with it.
+            found = _search.For(written, intent, role, id => id == chosen.Exercise.Id ? AsWish(choice) : DoseWish.None);
+            chosen = found.Candidates.FirstOrDefault(c => c.Exercise.Id == chosen.Exercise.Id) ?? chosen;
+        }
+
+        return Describe(line, written, role, intent, found, chosen, byHand is not null);
+    }
+
+    private static DoseWish WishFor(string exercise, LineChoice? choice) =>
+        choice?.Exercise == exercise ? AsWish(choice) : DoseWish.None;
+
+    private static DoseWish AsWish(LineChoice choice) => new(choice.Load, choice.Repetitions, choice.Tempo, choice.Rest);
+
+    /// <summary>A line that needs nothing this home lacks stays as it is.</summary>
+    private static Candidate? GoesAcross(Exercise written, Choice found) =>
+        found.Candidates.FirstOrDefault(c => c.Exercise.Id == written.Id && c.Fit[FitPart.Dose].Fraction >= EnoughToStay);
+
+    private static Candidate? Pick(Choice found, HashSet<string> used) =>
+        found.Candidates
+            .OrderByDescending(c => c.Fit.Score.Fraction * (used.Contains(c.Exercise.Id) ? TwiceInSession : 1))
+            .FirstOrDefault();
+
+    private RebuiltLine Describe(
+        WrittenLine line, Exercise written, Role role, Intent? intent, Choice found, Candidate? chosen, bool byHand)
+    {
+        var shown = found.Candidates.Take(MostAlternatives).ToList();
+        if (chosen is not null && !shown.Contains(chosen))
+        {
+            shown.Add(chosen);
+        }
+
+        var alternatives = shown.ConvertAll(c => Alternatives.Of(c, written, line, intent, _client));
+        return new RebuiltLine
+        {
+            Written = line,
+            Outcome = chosen is null ? LineOutcome.Nothing
+                : chosen.Exercise.Id == written.Id ? LineOutcome.Unchanged
+                : LineOutcome.Swapped,
+            Role = role,
+            Intent = intent,
+            Chosen = chosen is null ? null : alternatives[shown.IndexOf(chosen)],
+            ChosenByHand = byHand,
+            Alternatives = [.. alternatives],
+            Refused = [.. found.Refused.Take(MostRefused).Select(r => new RefusedAlternative(r.Exercise.Id, r.Exercise.Name, r.Reasons))],
+        };
+    }
+}

@@ -1,0 +1,180 @@
+using System.Collections.Immutable;
+using System.Globalization;
+using Ingegno.Core.Programmes;
+using Superpower;
+using Superpower.Model;
+using Superpower.Parsers;
+
+namespace Ingegno.Formats.ProgrammeText;
+
+/// <summary>A part of a line that was read; applied to the line in the making.</summary>
+internal abstract record LinePart
+{
+    internal sealed record Percent(double Value) : LinePart;
+
+    internal sealed record Load(double Value, string? Unit) : LinePart;
+
+    internal sealed record Reserve(double Value) : LinePart;
+
+    internal sealed record TempoText(string Text) : LinePart;
+
+    internal sealed record Rest(double Seconds) : LinePart;
+
+    internal sealed record PerSide : LinePart;
+
+    internal sealed record Filler : LinePart;
+}
+
+/// <summary>The sets of a line, before their bounds are checked.</summary>
+internal sealed record SetsRead(int? Sets, ImmutableArray<SetTarget> Targets);
+
+/// <summary>
+/// The grammar of one programme line after its exercise name: sets and repetitions, then load, effort, tempo and rest
+/// in any order. What coaches type, whatever the case and spacing.
+/// </summary>
+internal static class LineGrammar
+{
+    private static readonly TokenListParser<ProgrammeToken, double> Number =
+        Token.EqualTo(ProgrammeToken.Number).Select(t => Value(t));
+
+    private static readonly TokenListParser<ProgrammeToken, int> Count =
+        Token.EqualTo(ProgrammeToken.Number)
+            .Where(t => int.TryParse(t.ToStringValue(), NumberStyles.None, CultureInfo.InvariantCulture, out _), "expected a whole number")
+            .Select(t => int.Parse(t.ToStringValue(), CultureInfo.InvariantCulture));
+
+    private static readonly TokenListParser<ProgrammeToken, SetTarget> Target =
+        (from low in Count
+         from high in (from dash in Token.EqualTo(ProgrammeToken.Dash) from h in Count select h).OptionalOrDefault(low)
+         from more in Token.EqualTo(ProgrammeToken.Plus).Optional()
+         select more is null
+             ? new SetTarget(CountKind.Repetitions, Math.Min(low, high), Math.Max(low, high))
+             : new SetTarget(CountKind.AsManyAsPossible, low, low))
+        .Or(Word("amrap", "max", "failure").Select(_ => new SetTarget(CountKind.AsManyAsPossible, 1, 1)));
+
+    private static readonly TokenListParser<ProgrammeToken, ImmutableArray<SetTarget>> Targets =
+        from targets in Target.AtLeastOnceDelimitedBy(Token.EqualTo(ProgrammeToken.Slash))
+        from seconds in Maybe(Word("s", "sec", "secs", "second", "seconds"))
+        from repetitions in Maybe(Word("reps", "rep", "repetitions"))
+        select seconds is null
+            ? targets.ToImmutableArray()
+            : [.. targets.Select(t => t with { Kind = CountKind.Seconds })];
+
+    /// <summary>"4 x 6", "3 x 8-12", "3 x 10/10/8", "3 sets of 8", "10/10/8".</summary>
+    internal static readonly TokenListParser<ProgrammeToken, SetsRead> Sets =
+        (from sets in Count
+         from times in Token.EqualTo(ProgrammeToken.Times)
+         from targets in Targets
+         select new SetsRead(sets, targets)).Try()
+        .Or((from sets in Count
+             from word in Word("set", "sets")
+             from of in Maybe(Word("of"))
+             from targets in Targets
+             select new SetsRead(sets, targets)).Try())
+        .Or((from first in Target
+             from slash in Token.EqualTo(ProgrammeToken.Slash)
+             from others in Target.AtLeastOnceDelimitedBy(Token.EqualTo(ProgrammeToken.Slash))
+             select new SetsRead(null, [first, .. others])).Try());
+
+    private static readonly TokenListParser<ProgrammeToken, double> Time =
+        (from minutes in Count
+         from colon in Token.EqualTo(ProgrammeToken.Colon)
+         from seconds in Count
+         select (minutes * 60.0) + seconds).Try()
+        .Or(from value in Number
+            from unit in Word("s", "sec", "secs", "second", "seconds", "min", "mins", "minute", "minutes", "m")
+            select unit[0] == 'm' ? value * 60 : value);
+
+    private static readonly TokenListParser<ProgrammeToken, Token<ProgrammeToken>?> At =
+        Token.EqualTo(ProgrammeToken.At).Optional();
+
+    private static readonly TokenListParser<ProgrammeToken, LinePart> Percent =
+        from at in At
+        from value in Number
+        from sign in Token.EqualTo(ProgrammeToken.Percent)
+        select (LinePart)new LinePart.Percent(value);
+
+    private static readonly TokenListParser<ProgrammeToken, LinePart> Effort =
+        (from at in At
+         from word in Word("rpe")
+         from value in Number
+         select (LinePart)new LinePart.Reserve(10 - value)).Try()
+        .Or((from at in At
+             from word in Word("rir", "leave", "leaving")
+             from value in Number
+             select (LinePart)new LinePart.Reserve(value)).Try())
+        .Or(from at in At
+            from value in Number
+            from word in Word("rir", "left")
+            select (LinePart)new LinePart.Reserve(value));
+
+    private static readonly TokenListParser<ProgrammeToken, LinePart> Load =
+        (from at in At
+         from value in Number
+         from unit in Word("kg", "kgs", "kilo", "kilos", "lb", "lbs", "pound", "pounds")
+         select (LinePart)new LinePart.Load(value, unit)).Try()
+        .Or(from at in Token.EqualTo(ProgrammeToken.At)
+            from value in Number
+            select (LinePart)new LinePart.Load(value, null));
+
+    private static readonly TokenListParser<ProgrammeToken, LinePart> BareTempo =
+        from lowering in Number
+        from _ in Token.EqualTo(ProgrammeToken.Dash)
+        from pause in Number
+        from __ in Token.EqualTo(ProgrammeToken.Dash)
+        from lifting in Number.Select(n => n.ToString(CultureInfo.InvariantCulture)).Or(Word("x"))
+        from ___ in Token.EqualTo(ProgrammeToken.Dash)
+        from top in Number
+        select (LinePart)new LinePart.TempoText($"{lowering}-{pause}-{lifting}-{top}");
+
+    /// <summary>After the word, everything written together: 3-1-X-0, 3/1/1/0 or 31X0.</summary>
+    private static readonly TokenListParser<ProgrammeToken, LinePart> NamedTempo =
+        from word in Word("tempo")
+        from tempo in BareTempo.Try().Or(
+            Token.EqualTo(ProgrammeToken.Number)
+                .Or(Token.EqualTo(ProgrammeToken.Word).Where(t => t.ToStringValue() is "x" or "X"))
+                .Or(Token.EqualTo(ProgrammeToken.Times))
+                .Or(Token.EqualTo(ProgrammeToken.Slash))
+                .AtLeastOnce()
+                .Select(tokens => (LinePart)new LinePart.TempoText(string.Concat(tokens.Select(t => t.ToStringValue())))))
+        select tempo;
+
+    private static readonly TokenListParser<ProgrammeToken, LinePart> Rest =
+        (from word in Word("rest", "rests")
+         from colon in Token.EqualTo(ProgrammeToken.Colon).Optional()
+         from seconds in Time.Try().Or(Number)
+         select (LinePart)new LinePart.Rest(seconds)).Try()
+        .Or(from seconds in Time
+            from word in Word("rest")
+            select (LinePart)new LinePart.Rest(seconds));
+
+    private static readonly TokenListParser<ProgrammeToken, LinePart> PerSide =
+        (from per in Word("per", "each", "a", "every")
+         from side in Word("side", "leg", "arm", "hand")
+         select (LinePart)new LinePart.PerSide()).Try()
+        .Or(Word("each").Select(_ => (LinePart)new LinePart.PerSide()));
+
+    private static readonly TokenListParser<ProgrammeToken, LinePart> OwnWeight =
+        Word("bw", "bodyweight", "body-weight").Select(_ => (LinePart)new LinePart.Load(0, "kg"));
+
+    private static readonly TokenListParser<ProgrammeToken, LinePart> Filler =
+        Token.EqualTo(ProgrammeToken.Separator).Select(_ => (LinePart)new LinePart.Filler())
+            .Or(Word("at", "with", "of", "and", "reps", "rep").Select(_ => (LinePart)new LinePart.Filler()));
+
+    /// <summary>Any one part, longest readings first.</summary>
+    internal static readonly TokenListParser<ProgrammeToken, LinePart> Part =
+        NamedTempo.Try().Or(BareTempo.Try()).Or(Percent.Try()).Or(Effort.Try()).Or(Rest.Try()).Or(Load.Try())
+            .Or(PerSide.Try()).Or(OwnWeight.Try()).Or(Filler);
+
+    private static TokenListParser<ProgrammeToken, string> Word(params string[] words) =>
+        Token.EqualTo(ProgrammeToken.Word)
+            .Where(t => words.Contains(t.ToStringValue(), StringComparer.OrdinalIgnoreCase), $"expected {words[0]}")
+            .Select(t => t.ToStringValue().ToLowerInvariant());
+
+    private static TokenListParser<ProgrammeToken, string?> Maybe(TokenListParser<ProgrammeToken, string> word) =>
+        word.Select(w => (string?)w).Try().OptionalOrDefault();
+
+    private static double Value(Token<ProgrammeToken> token) =>
+        double.TryParse(token.ToStringValue().Replace(',', '.'), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out double value)
+            ? value
+            : double.NaN;
+}

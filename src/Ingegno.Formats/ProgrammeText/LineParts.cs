@@ -1,0 +1,57 @@
+using System.Collections.Immutable;
+using System.Globalization;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Formats.ProgrammeText;
+
+/// <summary>Puts a part that was read onto its line, within bounds that make sense.</summary>
+internal static class LineParts
+{
+    internal static WrittenLine Apply(
+        WrittenLine line, LinePart part, MassUnit unit, (int Line, int Column, int Length) at, ImmutableArray<TextProblem>.Builder problems)
+    {
+        switch (part)
+        {
+            case LinePart.Percent { Value: >= 5 and <= 120 } percent:
+                return line with { Intensity = line.Intensity with { Percent = Share.Of(percent.Value / 100), Load = null } };
+            case LinePart.Percent percent:
+                return Problem($"{Written(percent.Value)} % of the maximum cannot be right: 5 to 120.");
+            case LinePart.Load load when MassOf(load, unit) is { Kilograms: >= 0 and <= 1000 } mass:
+                return line with { Intensity = line.Intensity with { Load = mass, Percent = null } };
+            case LinePart.Load load:
+                return Problem($"A load of {Written(load.Value)} {load.Unit ?? "kg"} cannot be right: up to 1000 kg.");
+            case LinePart.Reserve { Value: >= 0 and <= 9 } reserve:
+                return line with { Intensity = line.Intensity with { Reserve = reserve.Value } };
+            case LinePart.Reserve:
+                return Problem("Effort goes from RPE 1 to 10, or 0 to 9 repetitions in reserve.");
+            case LinePart.TempoText text when Tempo.TryParse(text.Text, out var tempo):
+                return line with { Tempo = tempo };
+            case LinePart.TempoText text:
+                return Problem($"{text.Text} is no tempo: four counts of at most {Tempo.LongestPhase} s, lowering first, such as 3-1-1-0.");
+            case LinePart.Rest { Seconds: >= 0 and <= 1800 } rest:
+                return line with { Rest = Duration.FromSeconds(rest.Seconds) };
+            case LinePart.Rest:
+                return Problem("A rest lasts up to 30 minutes: write 90 s, 1:30 or 2 min.");
+            case LinePart.PerSide:
+                return line with { PerSide = true };
+            default:
+                return line;
+        }
+
+        WrittenLine Problem(string message)
+        {
+            problems.Add(new(at.Line, at.Column, at.Length, message));
+            return line;
+        }
+    }
+
+    private static Mass MassOf(LinePart.Load load, MassUnit unit)
+    {
+        bool pounds = load.Unit is null ? unit == MassUnit.Pound : load.Unit[0] is 'l' or 'p';
+        return pounds ? Mass.FromPounds(load.Value) : Mass.FromKilograms(load.Value);
+    }
+
+    private static string Written(double value) => value.ToString("0.##", CultureInfo.InvariantCulture);
+}

@@ -1,0 +1,105 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Programmes;
+
+namespace Ingegno.Formats.ProgrammeText;
+
+/// <summary>A text as read: the sessions found and what could not be understood. Lines are never dropped.</summary>
+public sealed record ReadProgramme(WrittenProgramme Programme, ImmutableArray<TextProblem> Problems);
+
+/// <summary>
+/// Reads programmes as coaches type them; the notation is in docs/formats.md.
+/// <code>
+/// Saturday, legs and press
+/// A1 Front squat 4x6 @ 72.5 kg, rest 3:00
+/// A2 Push press 5 x 4 80 % tempo 2-0-X-1
+/// Leg curl 10/10/8 RPE 8
+/// </code>
+/// </summary>
+public static class ProgrammeReader
+{
+    /// <summary>Longest text read, in characters.</summary>
+    public const int MostCharacters = 100_000;
+
+    /// <summary>Most exercise lines read.</summary>
+    public const int MostLines = 300;
+
+    /// <param name="text">Any text; too long a one gives one problem and no sessions.</param>
+    /// <param name="catalogue">For the exercise names.</param>
+    /// <param name="unit">Unit of a load written without one.</param>
+    public static ReadProgramme Read(string text, Catalogue catalogue, MassUnit unit)
+    {
+        if (text.Length > MostCharacters)
+        {
+            return Refused($"The text has {text.Length:N0} characters. Paste at most {MostCharacters:N0}: one block, or a few sessions.");
+        }
+
+        var problems = ImmutableArray.CreateBuilder<TextProblem>();
+        var sessions = ImmutableArray.CreateBuilder<WrittenSession>();
+        var lines = new List<WrittenLine>();
+        string title = "";
+        bool afterGap = true;
+        string[] typed = text.ReplaceLineEndings("\n").Split('\n');
+        for (int i = 0; i < typed.Length; i++)
+        {
+            string line = WithoutComment(typed[i]);
+            if (string.IsNullOrWhiteSpace(line))
+            {
+                afterGap = true;
+                continue;
+            }
+
+            var read = LineReader.Read(line, i + 1, catalogue, unit);
+            if (read.Line is null && IsHeading(line, afterGap))
+            {
+                CloseSession();
+                title = line.Trim().TrimStart('#').TrimEnd(':').Trim();
+            }
+            else
+            {
+                problems.AddRange(read.Problems);
+                if (read.Line is not null)
+                {
+                    lines.Add(read.Line);
+                }
+            }
+
+            afterGap = false;
+            if (lines.Count > MostLines)
+            {
+                return Refused($"More than {MostLines} exercise lines. Paste one block, or a few sessions, at a time.");
+            }
+        }
+
+        CloseSession();
+        if (sessions.Count == 0 && problems.Count == 0)
+        {
+            problems.Add(new(1, 1, 0, "Nothing to rebuild yet. Type a line such as: Front squat 4 x 6 @ 72.5 kg, rest 3:00"));
+        }
+
+        return new(new WrittenProgramme(sessions.ToImmutable()), problems.ToImmutable());
+
+        void CloseSession()
+        {
+            if (lines.Count > 0)
+            {
+                sessions.Add(new WrittenSession(title.Length > 0 ? title : $"Session {sessions.Count + 1}", [.. lines]));
+                lines.Clear();
+            }
+        }
+    }
+
+    private static ReadProgramme Refused(string message) =>
+        new(new WrittenProgramme([]), [new TextProblem(1, 1, 0, message)]);
+
+    private static string WithoutComment(string line)
+    {
+        int at = line.IndexOf("//", StringComparison.Ordinal);
+        return (at < 0 ? line : line[..at]).TrimEnd();
+    }
+
+    /// <summary>A line without sets is a heading when marked as one, or when it opens a block of lines.</summary>
+    private static bool IsHeading(string line, bool afterGap) =>
+        line.TrimStart().StartsWith('#') || line.TrimEnd().EndsWith(':') || afterGap;
+}

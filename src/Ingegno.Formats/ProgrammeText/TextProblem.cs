@@ -1,0 +1,8 @@
+namespace Ingegno.Formats.ProgrammeText;
+
+/// <summary>Something in a pasted text that could not be read.</summary>
+/// <param name="Line">From 1.</param>
+/// <param name="Column">From 1.</param>
+/// <param name="Length">Characters it concerns; 0 for the line as a whole.</param>
+/// <param name="Message">What is wrong and what to type instead.</param>
+public sealed record TextProblem(int Line, int Column, int Length, string Message);
