@@ -1,0 +1,83 @@
+using System.Globalization;
+using Ingegno.Core.Quantities;
+using Ingegno.Server.Accounts;
+using Ingegno.Server.Bench;
+using Ingegno.Server.Clients;
+using Ingegno.Server.Demo;
+using Ingegno.Server.Engine;
+using Ingegno.Server.Log;
+using Ingegno.Server.Web;
+using Ingegno.Storage;
+using Microsoft.AspNetCore.DataProtection;
+using Serilog;
+
+namespace Ingegno.Server;
+
+/// <summary>Puts the parts together: storage, sign-in, API, the built front end.</summary>
+internal static class Application
+{
+    /// <summary>Largest request taken; a pasted block is far under it.</summary>
+    private const int MostRequestBytes = 2_000_000;
+
+    internal static void AddIngegno(this WebApplicationBuilder builder)
+    {
+        var settings = Settings.From(builder.Configuration);
+        builder.Services.AddSingleton(settings);
+        builder.Services.AddSingleton(settings.Clock);
+        builder.Services.AddSingleton(new Database(Path.Combine(settings.DataFolder, "ingegno.db")));
+        builder.Services.AddSingleton<Coaches>().AddSingleton<Storage.Clients>().AddSingleton<Plans>().AddSingleton<SetLogs>();
+        builder.Services.AddSingleton<DemoData>();
+        builder.Services.AddSerilog(log => log
+            .MinimumLevel.Information()
+            .MinimumLevel.Override("Microsoft.AspNetCore", Serilog.Events.LogEventLevel.Warning)
+            .WriteTo.Console(formatProvider: CultureInfo.InvariantCulture));
+        builder.Services.AddDataProtection()
+            .SetApplicationName("Ingegno")
+            .PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(settings.DataFolder, "keys")));
+        builder.Services.AddSignIn();
+        builder.Services.ConfigureHttpJsonOptions(o => TradeJson.Apply(o.SerializerOptions));
+        builder.Services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
+        builder.Services.AddProblemDetails();
+        builder.Services.AddExceptionHandler<PlainErrors>();
+        builder.Services.AddOpenApi(o => o.AddSchemaTransformer<QuantitySchemas>());
+        builder.WebHost.ConfigureKestrel(k =>
+        {
+            k.AddServerHeader = false;
+            k.Limits.MaxRequestBodySize = MostRequestBytes;
+        });
+    }
+
+    internal static void UseIngegno(this WebApplication app)
+    {
+        app.UseExceptionHandler();
+        app.UseStatusCodePages();
+        app.UseSafeHeaders();
+        app.UseSameOrigin();
+        app.UseFrontEnd();
+        app.UseAuthentication();
+        app.UseAuthorization();
+        app.UseRateLimiter();
+
+        var api = app.MapGroup("/api");
+        api.MapAccounts();
+        var signedIn = api.MapGroup("").RequireAuthorization();
+        signedIn.MapClients();
+        signedIn.MapHomes();
+        signedIn.MapBench();
+        signedIn.MapLog();
+        signedIn.MapEngine();
+        api.MapFallback(() => TypedResults.Problem(statusCode: 404, title: "There is nothing at this address."));
+        app.MapOpenApi();
+        app.MapFallbackToFile("index.html");
+    }
+
+    /// <summary>Brings the file up to date, and fills an empty one with the demo where asked.</summary>
+    internal static async Task PrepareDataAsync(this WebApplication app)
+    {
+        app.Services.GetRequiredService<Database>().Migrate();
+        if (app.Services.GetRequiredService<Settings>().Demo)
+        {
+            await app.Services.GetRequiredService<DemoData>().FillIfEmptyAsync();
+        }
+    }
+}

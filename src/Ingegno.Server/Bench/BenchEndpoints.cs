@@ -1,0 +1,149 @@
+using System.Collections.Immutable;
+using System.Security.Claims;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Substitution;
+using Ingegno.Formats.ProgrammeText;
+using Ingegno.Server.Accounts;
+using Ingegno.Server.Web;
+using Ingegno.Storage;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Ingegno.Server.Bench;
+
+/// <summary>A text and the choices made by hand on it.</summary>
+public sealed record BenchForm(string Text, ImmutableArray<LineChoice> Choices);
+
+/// <summary>The text as rebuilt for this home now.</summary>
+/// <param name="AllGuessed">No lift is known and none could be read: every load stands on a wide guess.</param>
+public sealed record BenchView(
+    ImmutableArray<RebuiltSession> Sessions, ImmutableArray<TextProblem> Problems, bool AllGuessed);
+
+/// <summary>A saved plan with the version it was read at.</summary>
+public sealed record PlanView(Plan Plan, long Version);
+
+/// <summary>What to save, and the version it was made on; 0 for a first save.</summary>
+public sealed record PlanForm(string Text, ImmutableArray<LineChoice> Choices, long Version);
+
+/// <summary>The Rebuild bench.</summary>
+internal static class BenchEndpoints
+{
+    private const int MostChoices = 1000;
+
+    internal static void MapBench(this RouteGroupBuilder api)
+    {
+        api.MapPost("/clients/{id}/bench", RebuildAsync).WithName("rebuild");
+        api.MapGet("/clients/{id}/plan", FindAsync).WithName("getPlan");
+        api.MapPut("/clients/{id}/plan", SaveAsync).WithName("savePlan");
+    }
+
+    private static async Task<Results<Ok<BenchView>, ValidationProblem, ProblemHttpResult>> RebuildAsync(
+        string id, BenchForm form, ClaimsPrincipal user, Storage.Clients clients, TimeProvider clock)
+    {
+        if (Problems(form.Choices) is { Length: > 0 } problems)
+        {
+            return Answers.Invalid(problems);
+        }
+
+        return await RebuiltAsync(id, form.Text, form.Choices, user, clients, clock) is { } view
+            ? TypedResults.Ok(view)
+            : Answers.Missing("client");
+    }
+
+    private static async Task<Results<Ok<PlanView>, ProblemHttpResult>> FindAsync(
+        string id, ClaimsPrincipal user, Storage.Clients clients, Plans plans)
+    {
+        string coach = user.CoachId();
+        if (await clients.FindAsync(coach, id) is null)
+        {
+            return Answers.Missing("client");
+        }
+
+        var plan = await plans.FindAsync(coach, id);
+        return TypedResults.Ok(new PlanView(plan.Value, plan.Version));
+    }
+
+    /// <summary>Works the plan out anew from text and choices, so that what is saved is what the engine says, and freezes it.</summary>
+    private static async Task<Results<Ok<PlanView>, ValidationProblem, ProblemHttpResult>> SaveAsync(
+        string id, PlanForm form, ClaimsPrincipal user, Storage.Clients clients, Plans plans, TimeProvider clock)
+    {
+        if (form.Text.Length > ProgrammeReader.MostCharacters)
+        {
+            return Answers.Invalid([new("text", $"The text is too long: at most {ProgrammeReader.MostCharacters:N0} characters.")]);
+        }
+
+        if (Problems(form.Choices) is { Length: > 0 } problems)
+        {
+            return Answers.Invalid(problems);
+        }
+
+        if (await RebuiltAsync(id, form.Text, form.Choices, user, clients, clock) is not { } view)
+        {
+            return Answers.Missing("client");
+        }
+
+        var plan = new Plan(form.Text, form.Choices, [.. view.Sessions.Select(Frozen)], clock.GetUtcNow());
+        var result = await plans.SaveAsync(user.CoachId(), id, plan, form.Version);
+        return result.Saved ? TypedResults.Ok(new PlanView(plan, result.Version)) : Answers.Stale();
+    }
+
+    private static async Task<BenchView?> RebuiltAsync(
+        string id, string text, ImmutableArray<LineChoice> choices, ClaimsPrincipal user, Storage.Clients clients, TimeProvider clock)
+    {
+        string coach = user.CoachId();
+        if (await clients.FindAsync(coach, id) is not { } client || await clients.HomeAsync(coach, id) is not { } home)
+        {
+            return null;
+        }
+
+        return Rebuild(text, choices, client.Profile, home.Value, Today.ByThe(clock));
+    }
+
+    internal static BenchView Rebuild(
+        string text, ImmutableArray<LineChoice> choices, ClientProfile client, Home home, DateOnly today)
+    {
+        var read = ProgrammeReader.Read(text, Catalogue.Shipped, client.Unit);
+        var rebuild = new SessionRebuild(client, home, Catalogue.Shipped, HouseRules.Default, today, read.Programme);
+        return new BenchView(
+            [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, choices))], read.Problems, rebuild.AllGuessed);
+    }
+
+    internal static PlannedSession Frozen(RebuiltSession session) =>
+        new(session.Title, session.Length, [.. session.Lines.Select(line => new PlannedLine(
+            line.Written.Number,
+            line.Written.Group is { } group ? group + (line.Written.PlaceInGroup > 0 ? line.Written.PlaceInGroup : "") : "",
+            line.Written.Group,
+            line.Written.Text,
+            line.Chosen is { } chosen ? string.Join(' ', new[] { chosen.Reason, chosen.Loss }.OfType<string>()) : "",
+            line.Chosen?.Prescription))]);
+
+    private static InputProblem[] Problems(ImmutableArray<LineChoice> choices) =>
+        choices.Length > MostChoices
+            ? [new("choices", $"More than {MostChoices} choices: rebuild the session anew.")]
+            : [.. choices.SelectMany((choice, i) => Problems(choice, $"choices[{i}]"))];
+
+    private static IEnumerable<InputProblem> Problems(LineChoice choice, string path)
+    {
+        if (choice.Load is { } load && !(load.Kilograms is >= 0 and <= 500))
+        {
+            yield return new(path + ".load", "A load lies between 0 and 500 kg.");
+        }
+
+        if (choice.Repetitions is < 1 or > 100)
+        {
+            yield return new(path + ".repetitions", "Give 1 to 100 repetitions.");
+        }
+
+        if (choice.Rest is { } rest && !(rest.Seconds is >= 0 and <= 1800))
+        {
+            yield return new(path + ".rest", "A rest lasts up to 30 minutes.");
+        }
+
+        if (choice.Tempo is { } tempo && !HouseRules.Default.Allows(tempo))
+        {
+            yield return new(path + ".tempo", $"{tempo} is outside the house rules: at most {HouseRules.Default.LongestRepetition} s a repetition.");
+        }
+    }
+}

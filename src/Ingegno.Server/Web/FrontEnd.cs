@@ -1,0 +1,79 @@
+using System.Security.Cryptography;
+using System.Text;
+using System.Text.RegularExpressions;
+using Microsoft.Extensions.FileProviders;
+
+namespace Ingegno.Server.Web;
+
+/// <summary>Serves the built front end and the headers that keep it to its own origin.</summary>
+internal static partial class FrontEnd
+{
+    private static readonly TimeSpan Forever = TimeSpan.FromDays(365);
+
+    internal static void UseFrontEnd(this WebApplication app) =>
+        app.UseStaticFiles(new StaticFileOptions
+        {
+            OnPrepareResponse = context =>
+            {
+                // Hashed names never change content; the shell must be asked for each time.
+                bool hashed = context.Context.Request.Path.StartsWithSegments("/_app/immutable");
+                context.Context.Response.Headers.CacheControl = hashed ? $"public, max-age={(int)Forever.TotalSeconds}, immutable" : "no-cache";
+            },
+        });
+
+    /// <summary>No script but our own files and the shell's start script, told by its hash.</summary>
+    internal static void UseSafeHeaders(this WebApplication app)
+    {
+        string policy = Policy(app.Environment.WebRootFileProvider);
+        app.Use((context, next) =>
+        {
+            var headers = context.Response.Headers;
+            headers.ContentSecurityPolicy = policy;
+            headers.XContentTypeOptions = "nosniff";
+            headers["Referrer-Policy"] = "no-referrer";
+            headers["Cross-Origin-Opener-Policy"] = "same-origin";
+            if (context.Request.Path.StartsWithSegments("/api"))
+            {
+                headers.CacheControl = "no-store";
+            }
+
+            return next();
+        });
+    }
+
+    /// <summary>Refuses changes another site's page asks the browser to send.</summary>
+    internal static void UseSameOrigin(this WebApplication app) =>
+        app.Use((context, next) =>
+        {
+            string site = context.Request.Headers["Sec-Fetch-Site"].ToString();
+            bool changes = !HttpMethods.IsGet(context.Request.Method) && !HttpMethods.IsHead(context.Request.Method);
+            if (changes && site is "cross-site" or "same-site")
+            {
+                context.Response.StatusCode = StatusCodes.Status403Forbidden;
+                return Task.CompletedTask;
+            }
+
+            return next();
+        });
+
+    private static string Policy(IFileProvider files)
+    {
+        var shell = files.GetFileInfo("index.html");
+        string hashes = shell.Exists ? string.Join(' ', ScriptHashes(shell)) : "";
+        return $"default-src 'self'; script-src 'self' {hashes}; style-src 'self'; img-src 'self' data:; "
+            + "connect-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+    }
+
+    private static IEnumerable<string> ScriptHashes(IFileInfo shell)
+    {
+        using var reader = new StreamReader(shell.CreateReadStream());
+        foreach (Match script in InlineScript().Matches(reader.ReadToEnd()))
+        {
+            byte[] hash = SHA256.HashData(Encoding.UTF8.GetBytes(script.Groups[1].Value));
+            yield return $"'sha256-{Convert.ToBase64String(hash)}'";
+        }
+    }
+
+    [GeneratedRegex("<script[^>]*>(.+?)</script>", RegexOptions.Singleline)]
+    private static partial Regex InlineScript();
+}

@@ -1,0 +1,72 @@
+using System.Text.Json;
+using Microsoft.AspNetCore.Diagnostics;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+
+namespace Ingegno.Server.Web;
+
+/// <summary>Turns whatever was thrown into problem details a person can act on; no stack trace leaves the server.</summary>
+internal sealed partial class PlainErrors(IProblemDetailsService problems, ILogger<PlainErrors> log) : IExceptionHandler
+{
+    public async ValueTask<bool> TryHandleAsync(HttpContext context, Exception exception, CancellationToken cancellationToken)
+    {
+        var problem = exception switch
+        {
+            BadHttpRequestException { InnerException: JsonException json } => Unreadable(json),
+            BadHttpRequestException { StatusCode: 413 } => new ProblemDetails
+            {
+                Status = 413, Title = "That is more than can be sent at once: split it into smaller parts.",
+            },
+            BadHttpRequestException bad => new ProblemDetails { Status = bad.StatusCode, Title = "The request could not be read.", Detail = bad.Message },
+            _ => null,
+        };
+        if (problem is null)
+        {
+            Unexpected(log, exception, context.Request.Path);
+            problem = new ProblemDetails
+            {
+                Status = 500, Title = "Something went wrong here, not with what you typed. Nothing was changed; try again.",
+            };
+        }
+
+        context.Response.StatusCode = problem.Status!.Value;
+        return await problems.TryWriteAsync(new ProblemDetailsContext { HttpContext = context, ProblemDetails = problem });
+    }
+
+    [LoggerMessage(LogLevel.Error, "Unexpected error at {Path}")]
+    private static partial void Unexpected(ILogger log, Exception exception, PathString path);
+
+    private static HttpValidationProblemDetails Unreadable(JsonException json) =>
+        new(new Dictionary<string, string[]>
+        {
+            [(json.Path ?? "$").TrimStart('$').TrimStart('.')] = [Plain(json)],
+        })
+        {
+            Status = 400,
+            Title = "A value could not be read.",
+        };
+
+    /// <summary>The framework's messages name .NET types; ours are for people.</summary>
+    private static string Plain(JsonException json) =>
+        json.InnerException is null && !json.Message.Contains("System.", StringComparison.Ordinal) && !json.Message.Contains("Ingegno.", StringComparison.Ordinal)
+            ? json.Message.Split(" Path:")[0]
+            : "This value is missing or of the wrong kind: give a number, text or choice as the field asks.";
+}
+
+/// <summary>Answers the API gives besides the data itself.</summary>
+internal static class Answers
+{
+    internal static ValidationProblem Invalid(IEnumerable<Core.Homes.InputProblem> problems) =>
+        TypedResults.ValidationProblem(
+            problems.GroupBy(p => p.Path).ToDictionary(g => g.Key, g => g.Select(p => p.Message).ToArray()),
+            title: "Some values cannot be right. Nothing was saved.");
+
+    internal static ProblemHttpResult Missing(string what) =>
+        TypedResults.Problem(statusCode: 404, title: $"There is no such {what}.");
+
+    internal static ProblemHttpResult Stale() =>
+        TypedResults.Problem(
+            statusCode: 409,
+            title: "This was saved elsewhere in the meantime.",
+            detail: "Nothing of yours was written. Load the newer version, then make your change again.");
+}

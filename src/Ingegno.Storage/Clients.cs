@@ -1,0 +1,87 @@
+using System.Text.Json;
+using Dapper;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Storage;
+
+/// <summary>A client of a coach.</summary>
+public sealed record StoredClient(string Id, ClientProfile Profile, long Version);
+
+/// <summary>Clients and their homes. Every query names the coach: nobody reaches another coach's rows.</summary>
+public sealed class Clients(Database database)
+{
+    private sealed record Row(string Id, string Document, long Version);
+
+    /// <summary>All clients of a coach, by name.</summary>
+    public async Task<IReadOnlyList<StoredClient>> AllAsync(string coach)
+    {
+        await using var connection = database.Open();
+        var rows = await connection.QueryAsync<Row>(
+            """
+            SELECT id AS Id, profile AS Document, row_version AS Version FROM client
+            WHERE coach_id = @coach ORDER BY json_extract(profile, '$.name') COLLATE NOCASE, id
+            """,
+            new { coach });
+        return [.. rows.Select(ToClient)];
+    }
+
+    /// <summary>Null when the coach has no such client.</summary>
+    public async Task<StoredClient?> FindAsync(string coach, string id)
+    {
+        await using var connection = database.Open();
+        var row = await connection.QuerySingleOrDefaultAsync<Row>(
+            "SELECT id AS Id, profile AS Document, row_version AS Version FROM client WHERE coach_id = @coach AND id = @id",
+            new { coach, id });
+        return row is null ? null : ToClient(row);
+    }
+
+    /// <summary>Adds a client with a home, both or neither.</summary>
+    public async Task AddAsync(string coach, string id, ClientProfile profile, Home home, DateTimeOffset now)
+    {
+        await using var connection = database.Open();
+        await using var transaction = await connection.BeginTransactionAsync();
+        await connection.ExecuteAsync(
+            "INSERT INTO client (id, coach_id, profile, created_at) VALUES (@id, @coach, @profile, @now)",
+            new { id, coach, profile = Json(profile), now = now.ToString("O") }, transaction);
+        await connection.ExecuteAsync(
+            "INSERT INTO home (id, coach_id, client_id, document) VALUES (@home, @coach, @id, @document)",
+            new { home = Guid.CreateVersion7().ToString(), coach, id, document = Json(home) }, transaction);
+        await transaction.CommitAsync();
+    }
+
+    public Task<SaveResult> SaveAsync(string coach, string id, ClientProfile profile, long version) =>
+        SaveAsync(
+            "UPDATE client SET profile = @document, row_version = row_version + 1 WHERE coach_id = @coach AND id = @id AND row_version = @version",
+            "SELECT row_version FROM client WHERE coach_id = @coach AND id = @id",
+            coach, id, Json(profile), version);
+
+    public async Task<Versioned<Home>?> HomeAsync(string coach, string client)
+    {
+        await using var connection = database.Open();
+        var row = await connection.QuerySingleOrDefaultAsync<Row>(
+            "SELECT id AS Id, document AS Document, row_version AS Version FROM home WHERE coach_id = @coach AND client_id = @client",
+            new { coach, client });
+        return row is null ? null : new(Read<Home>(row.Document), row.Version);
+    }
+
+    public Task<SaveResult> SaveHomeAsync(string coach, string client, Home home, long version) =>
+        SaveAsync(
+            "UPDATE home SET document = @document, row_version = row_version + 1 WHERE coach_id = @coach AND client_id = @id AND row_version = @version",
+            "SELECT row_version FROM home WHERE coach_id = @coach AND client_id = @id",
+            coach, client, Json(home), version);
+
+    private async Task<SaveResult> SaveAsync(string update, string select, string coach, string id, string document, long version)
+    {
+        await using var connection = database.Open();
+        int changed = await connection.ExecuteAsync(update, new { document, coach, id, version });
+        return new(changed == 1, await connection.ExecuteScalarAsync<long>(select, new { coach, id }));
+    }
+
+    private static StoredClient ToClient(Row row) => new(row.Id, Read<ClientProfile>(row.Document), row.Version);
+
+    private static string Json<T>(T value) => JsonSerializer.Serialize(value, TradeJson.Options);
+
+    private static T Read<T>(string json) => JsonSerializer.Deserialize<T>(json, TradeJson.Options)!;
+}

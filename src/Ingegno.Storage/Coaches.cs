@@ -1,0 +1,47 @@
+using Dapper;
+
+namespace Ingegno.Storage;
+
+/// <summary>A coach account. The password is kept as a hash only.</summary>
+public sealed record Coach(string Id, string Email, string Name, string PasswordHash);
+
+/// <summary>Coach accounts.</summary>
+public sealed class Coaches(Database database)
+{
+    public async Task<bool> AnyAsync()
+    {
+        await using var connection = database.Open();
+        return await connection.ExecuteScalarAsync<bool>("SELECT EXISTS (SELECT 1 FROM coach)");
+    }
+
+    /// <summary>Whatever the case of the address; null when there is none.</summary>
+    public async Task<Coach?> ByEmailAsync(string email)
+    {
+        await using var connection = database.Open();
+        return await connection.QuerySingleOrDefaultAsync<Coach>(
+            "SELECT id AS Id, email AS Email, name AS Name, password_hash AS PasswordHash FROM coach WHERE email = @email",
+            new { email });
+    }
+
+    public async Task<Coach?> ByIdAsync(string id)
+    {
+        await using var connection = database.Open();
+        return await connection.QuerySingleOrDefaultAsync<Coach>(
+            "SELECT id AS Id, email AS Email, name AS Name, password_hash AS PasswordHash FROM coach WHERE id = @id",
+            new { id });
+    }
+
+    /// <summary>Adds an account. With <paramref name="onlyFirst"/> only while there is none; false when it was refused.</summary>
+    public async Task<bool> AddAsync(Coach coach, DateTimeOffset now, bool onlyFirst)
+    {
+        await using var connection = database.Open();
+        return await connection.ExecuteAsync(
+            """
+            INSERT INTO coach (id, email, name, password_hash, created_at)
+            SELECT @Id, @Email, @Name, @PasswordHash, @now
+            WHERE (NOT @onlyFirst OR NOT EXISTS (SELECT 1 FROM coach))
+              AND NOT EXISTS (SELECT 1 FROM coach WHERE email = @Email)
+            """,
+            new { coach.Id, coach.Email, coach.Name, coach.PasswordHash, now = now.ToString("O"), onlyFirst }) == 1;
+    }
+}

@@ -1,0 +1,83 @@
+using System.Collections.Immutable;
+using System.Text.Json;
+using Dapper;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
+using Ingegno.Core.Substitution;
+
+namespace Ingegno.Storage;
+
+/// <summary>One prescribed line of a saved plan.</summary>
+/// <param name="Line">Line number in the text; logs refer to it.</param>
+/// <param name="Tag">"B1", or empty.</param>
+/// <param name="Written">The line as typed.</param>
+/// <param name="Prescription">Null where nothing here was possible.</param>
+public sealed record PlannedLine(int Line, string Tag, string? Group, string Written, string Why, Prescription? Prescription);
+
+/// <summary>One prescribed session of a saved plan.</summary>
+public sealed record PlannedSession(string Title, Duration Length, ImmutableArray<PlannedLine> Lines);
+
+/// <summary>A client's programme as typed, the coach's choices, and what was saved for the client.</summary>
+public sealed record Plan(
+    string Text, ImmutableArray<LineChoice> Choices, ImmutableArray<PlannedSession> Sessions, DateTimeOffset? SavedAt)
+{
+    public static Plan Empty { get; } = new("", [], [], null);
+}
+
+/// <summary>The one current plan of each client.</summary>
+public sealed class Plans(Database database)
+{
+    private sealed record Row(string Text, string Choices, string Sessions, string? SavedAt, long Version);
+
+    /// <summary>The empty plan at version 0 when none was saved yet.</summary>
+    public async Task<Versioned<Plan>> FindAsync(string coach, string client)
+    {
+        await using var connection = database.Open();
+        var row = await connection.QuerySingleOrDefaultAsync<Row>(
+            """
+            SELECT text AS Text, choices AS Choices, sessions AS Sessions, saved_at AS SavedAt, row_version AS Version
+            FROM plan WHERE coach_id = @coach AND client_id = @client
+            """,
+            new { coach, client });
+        return row is null
+            ? new(Plan.Empty, 0)
+            : new(
+                new Plan(
+                    row.Text,
+                    JsonSerializer.Deserialize<ImmutableArray<LineChoice>>(row.Choices, TradeJson.Options),
+                    JsonSerializer.Deserialize<ImmutableArray<PlannedSession>>(row.Sessions, TradeJson.Options),
+                    row.SavedAt is null ? null : DateTimeOffset.Parse(row.SavedAt, System.Globalization.CultureInfo.InvariantCulture)),
+                row.Version);
+    }
+
+    /// <param name="version">The version it was read at; 0 for a first save.</param>
+    public async Task<SaveResult> SaveAsync(string coach, string client, Plan plan, long version)
+    {
+        await using var connection = database.Open();
+        var values = new
+        {
+            id = Guid.CreateVersion7().ToString(),
+            coach,
+            client,
+            text = plan.Text,
+            choices = JsonSerializer.Serialize(plan.Choices, TradeJson.Options),
+            sessions = JsonSerializer.Serialize(plan.Sessions, TradeJson.Options),
+            savedAt = plan.SavedAt?.ToString("O"),
+            version,
+        };
+        int changed = await connection.ExecuteAsync(
+            version == 0
+                ? """
+                  INSERT INTO plan (id, coach_id, client_id, text, choices, sessions, saved_at)
+                  VALUES (@id, @coach, @client, @text, @choices, @sessions, @savedAt)
+                  ON CONFLICT (client_id) DO NOTHING
+                  """
+                : """
+                  UPDATE plan SET text = @text, choices = @choices, sessions = @sessions, saved_at = @savedAt, row_version = row_version + 1
+                  WHERE coach_id = @coach AND client_id = @client AND row_version = @version
+                  """,
+            values);
+        return new(changed == 1, await connection.ExecuteScalarAsync<long>(
+            "SELECT row_version FROM plan WHERE coach_id = @coach AND client_id = @client", values));
+    }
+}
