@@ -39,7 +39,14 @@ internal static class Application
         builder.Services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
         builder.Services.AddProblemDetails();
         builder.Services.AddExceptionHandler<PlainErrors>();
-        builder.Services.AddOpenApi(o => o.AddSchemaTransformer<QuantitySchemas>());
+        builder.Services.AddOpenApi(o => o
+            .AddSchemaTransformer<QuantitySchemas>()
+            .AddDocumentTransformer((document, _, _) =>
+            {
+                document.Info = new() { Title = "Ingegno", Version = "1" };
+                document.Servers?.Clear();
+                return Task.CompletedTask;
+            }));
         builder.WebHost.ConfigureKestrel(k =>
         {
             k.AddServerHeader = false;

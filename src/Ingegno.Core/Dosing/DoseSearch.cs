@@ -200,8 +200,22 @@ public static class DoseSearch
                 Forecast = forecast,
                 Equivalent = _equivalent,
                 Bridge = BridgeTo(plain, chosen, forecast),
-                Feasible = Share.Of(Math.Min(1.0, (double)chosen.Repetitions.Sum() / intent.Repetitions.Sum())),
+                Feasible = Share.Of(Math.Min(1.0, chosen.Repetitions.Sum() / AskedHere())),
             };
+        }
+
+        /// <summary>
+        /// Repetitions asked at this rung. A rung a little over the intended demand, within the house rule, asks
+        /// proportionally fewer; a much heavier one is held against all of them.
+        /// </summary>
+        private double AskedHere()
+        {
+            double over = _equivalent.Value - intent.Equivalent.Value;
+            double fewer = over > 0 && over <= rules.MostAboveIntent
+                ? effort.FreshRepetitions(effort.DemandOf(rung.Load))
+                    / effort.FreshRepetitions(effort.DemandForEquivalent(intent.Equivalent))
+                : 1;
+            return intent.Repetitions.Sum() * fewer;
         }
 
         private Bridge BridgeTo(SetPlan plain, SetPlan chosen, ImmutableArray<ForecastSet> forecast)

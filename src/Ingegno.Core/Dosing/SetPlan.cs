@@ -24,6 +24,14 @@ public sealed record SetPlan(
             : rest;
     }
 
+    /// <summary>The budget over time, for drawing.</summary>
+    public ImmutableArray<BudgetPoint> Trace(ExerciseEffort effort) =>
+        SetForecast.Trace(
+            effort.CostOfRepetition(effort.DemandOf(Load), Tempo),
+            Repetitions,
+            RestOfOneSide(effort.Exercise),
+            Duration.FromSeconds(Tempo.Seconds));
+
     public ImmutableArray<ForecastSet> Forecast(ExerciseEffort effort)
     {
         var demand = effort.DemandOf(Load);

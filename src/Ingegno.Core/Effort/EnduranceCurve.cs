@@ -124,7 +124,7 @@ public sealed class EnduranceCurve
     public Demand EquivalentOf(Demand demand, bool trained) =>
         ReferenceEquals(this, Base(trained)) ? demand : Base(trained).Inverse(FreshRepetitions(demand));
 
-    /// <summary>Exact inverse of a curve without a class factor.</summary>
+    /// <summary>Exact inverse of a curve without a class factor; 0 where so many repetitions lie past no load at all.</summary>
     private Demand Inverse(double repetitions)
     {
         double log = Math.Log(repetitions);
@@ -135,6 +135,6 @@ public sealed class EnduranceCurve
         }
 
         double slope = (_logRepetitions[high] - _logRepetitions[high - 1]) / (_demands[high] - _demands[high - 1]);
-        return Demand.Of(_demands[high - 1] + ((log - _logRepetitions[high - 1]) / slope));
+        return Demand.Of(Math.Max(0, _demands[high - 1] + ((log - _logRepetitions[high - 1]) / slope)));
     }
 }

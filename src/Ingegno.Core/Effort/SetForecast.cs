@@ -13,6 +13,11 @@ public sealed record ForecastSet(int Planned, double ToFailure, double Effective
     public double Reserve => ToFailure - Planned;
 }
 
+/// <summary>How much of the budget is drained at a moment.</summary>
+/// <param name="At">From the first repetition.</param>
+/// <param name="Drained">0 rested, 1 failure.</param>
+public readonly record struct BudgetPoint(Duration At, double Drained);
+
 /// <summary>Sets of one exercise, one after the other, on one budget.</summary>
 public static class SetForecast
 {
@@ -43,6 +48,35 @@ public static class SetForecast
 
         return sets.MoveToImmutable();
     }
+
+    /// <summary>The budget drained over time, sampled for drawing: rising through each set, falling through each rest.</summary>
+    /// <param name="repetition">How long one repetition takes.</param>
+    public static ImmutableArray<BudgetPoint> Trace(
+        double costOfRepetition, IReadOnlyList<int> repetitions, Duration rest, Duration repetition)
+    {
+        var points = ImmutableArray.CreateBuilder<BudgetPoint>();
+        var budget = EffortBudget.Rested;
+        var now = Duration.Zero;
+        points.Add(new(now, 0));
+        for (int set = 0; set < repetitions.Count; set++)
+        {
+            double done = Math.Min(repetitions[set], budget.Left / costOfRepetition);
+            budget = budget.AfterWork(done * costOfRepetition);
+            now += repetition * done;
+            points.Add(new(now, budget.Drained));
+            for (int i = 1; i <= RestSamples && set < repetitions.Count - 1; i++)
+            {
+                points.Add(new(now + (rest * ((double)i / RestSamples)), budget.AfterRest(rest * ((double)i / RestSamples)).Drained));
+            }
+
+            budget = budget.AfterRest(rest);
+            now += rest;
+        }
+
+        return points.ToImmutable();
+    }
+
+    private const int RestSamples = 12;
 
     /// <summary>
     /// max(0, 5 - reserve), never more than were done; all of them from equivalent demand 0.85 up, none under 0.30.

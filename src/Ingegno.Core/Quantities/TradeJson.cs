@@ -16,7 +16,6 @@ public static class TradeJson
     {
         options.PropertyNamingPolicy = JsonNamingPolicy.CamelCase;
         options.DictionaryKeyPolicy = JsonNamingPolicy.CamelCase;
-        options.DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull;
         options.ReadCommentHandling = JsonCommentHandling.Skip;
         options.AllowOutOfOrderMetadataProperties = true;
         options.RespectNullableAnnotations = true;

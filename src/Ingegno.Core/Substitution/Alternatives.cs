@@ -19,6 +19,7 @@ internal static class Alternatives
             Fit = candidate.Fit,
             Reason = Reason.For(written, candidate, intent),
             Loss = Reason.Loss(written, candidate, intent),
+            LossMatters = Reason.LossMatters(written, candidate, intent),
         };
         if (candidate.Dose is not { } dose || candidate.Anchor is not { } anchor || intent is null)
         {
@@ -33,8 +34,12 @@ internal static class Alternatives
                 LoadWords.Of(rung, candidate.SetUp.Implement),
                 effort.EquivalentOf(effort.DemandOf(rung.Load)))),
         ];
+        var plan = new SetPlan(dose.Repetitions, dose.Rung.Load, dose.Tempo, dose.Rest, intent.PartnerTime);
         return alternative with
         {
+            Budget = plan.Trace(effort),
+            BodyMoved = effort.BodyMoved,
+            Demand = effort.DemandOf(dose.Rung.Load),
             Bridge = dose.Bridge,
             Forecast = dose.Forecast,
             ToFailure = candidate.ToFailure,

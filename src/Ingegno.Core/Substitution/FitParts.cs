@@ -37,7 +37,7 @@ internal static class FitParts
     {
         int sets = intent.Repetitions.Length;
         double reached = Math.Min(1, (dose.Effective + sets) / (intent.Effective + sets));
-        double nearness = Math.Min(1, dose.Equivalent.Value / intent.Equivalent.Value);
+        double nearness = Math.Min(1, dose.Equivalent.Value / Math.Max(0.05, intent.Equivalent.Value));
         bool strength = intent.Repetitions.Max() <= 5;
         return dose.Feasible.Fraction * reached * (strength ? nearness : Math.Sqrt(nearness));
     }

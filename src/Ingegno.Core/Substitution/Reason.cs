@@ -1,4 +1,5 @@
 using Ingegno.Core.Dosing;
+using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Quantities;
 
@@ -29,7 +30,7 @@ public static class Reason
     {
         if (candidate.Dose is { } dose && intent is not null)
         {
-            if (dose.Equivalent.Value < 0.30)
+            if (dose.Equivalent < SetForecast.GrowthFloor)
             {
                 return $"Too light to build on: demand {dose.Equivalent} counts for endurance, not growth.";
             }
@@ -47,6 +48,12 @@ public static class Reason
 
         return candidate.Fit[candidate.Fit.Decisive].Fraction >= Kept ? null : Cost(written, candidate);
     }
+
+    /// <summary>Whether the loss waits for a person: effective repetitions open, a load too light to count, another pattern.</summary>
+    public static bool LossMatters(Exercise written, Candidate candidate, Intent? intent) =>
+        candidate.Exercise.Pattern != written.Pattern
+        || (intent is not null && candidate.Dose is { } dose
+            && (dose.Bridge.Open >= 1 || dose.Equivalent < SetForecast.GrowthFloor));
 
     private static string KeptWords(Exercise written, Fit fit)
     {

@@ -42,11 +42,23 @@ public sealed record Alternative
 
     public required string Reason { get; init; }
 
+    /// <summary>What it costs, in words; null when nothing worth a word is lost.</summary>
     public string? Loss { get; init; }
+
+    /// <summary>True when the loss is one a coach should decide on: effect left open, or the pattern gone.</summary>
+    public bool LossMatters { get; init; }
 
     public Bridge? Bridge { get; init; }
 
     public ImmutableArray<ForecastSet> Forecast { get; init; } = [];
+
+    /// <summary>The budget of one side through all sets, for drawing.</summary>
+    public ImmutableArray<BudgetPoint> Budget { get; init; } = [];
+
+    /// <summary>Share of body mass the exercise moves in this set-up.</summary>
+    public Share? BodyMoved { get; init; }
+
+    public Demand? Demand { get; init; }
 
     public RepetitionRange? ToFailure { get; init; }
 

@@ -13,7 +13,8 @@ namespace Ingegno.Server.Log;
 public sealed record LogForm(ImmutableArray<SetLog> Sets);
 
 /// <summary>The plan, what was done on it, and what comes next.</summary>
-public sealed record ProgressView(ImmutableArray<LineProgress> Lines, long PlanVersion);
+/// <param name="Today">By the server's clock; no set is logged for a later day.</param>
+public sealed record ProgressView(ImmutableArray<LineProgress> Lines, long PlanVersion, DateOnly Today);
 
 /// <summary>The lines whose proposed step is taken, and the plan's version they were seen at.</summary>
 public sealed record StepsForm(ImmutableArray<int> Lines, long Version);
@@ -33,7 +34,7 @@ internal static class LogEndpoints
     private static async Task<Results<Ok<ProgressView>, ProblemHttpResult>> ProgressAsync(
         string id, ClaimsPrincipal user, Storage.Clients clients, Plans plans, SetLogs logs, TimeProvider clock) =>
         await ReadAsync(id, user.CoachId(), clients, plans, logs, clock) is { } read
-            ? TypedResults.Ok(new ProgressView(read.Lines, read.Plan.Version))
+            ? TypedResults.Ok(read.View)
             : Answers.Missing("client");
 
     private static async Task<Results<Ok<ProgressView>, ValidationProblem, ProblemHttpResult>> SaveAsync(
@@ -61,7 +62,7 @@ internal static class LogEndpoints
 
         await logs.SaveAsync(coach, id, form.Sets);
         var read = await ReadAsync(id, coach, clients, plans, logs, clock);
-        return TypedResults.Ok(new ProgressView(read!.Lines, read.Plan.Version));
+        return TypedResults.Ok(read!.View);
     }
 
     /// <summary>Writes the proposed next prescription of each named line into the plan.</summary>
@@ -94,10 +95,13 @@ internal static class LogEndpoints
         }
 
         var after = await ReadAsync(id, coach, clients, plans, logs, clock);
-        return TypedResults.Ok(new ProgressView(after!.Lines, after.Plan.Version));
+        return TypedResults.Ok(after!.View);
     }
 
-    private sealed record Read(ImmutableArray<LineProgress> Lines, Versioned<Plan> Plan);
+    private sealed record Read(ImmutableArray<LineProgress> Lines, Versioned<Plan> Plan, DateOnly Today)
+    {
+        internal ProgressView View => new(Lines, Plan.Version, Today);
+    }
 
     private static async Task<Read?> ReadAsync(
         string id, string coach, Storage.Clients clients, Plans plans, SetLogs logs, TimeProvider clock)
@@ -109,6 +113,7 @@ internal static class LogEndpoints
 
         var plan = await plans.FindAsync(coach, id);
         var sets = await logs.OfClientAsync(coach, id);
-        return new(NextSteps.For(client.Profile, home.Value, plan.Value, sets, Today.ByThe(clock)), plan);
+        var today = Today.ByThe(clock);
+        return new(NextSteps.For(client.Profile, home.Value, plan.Value, sets, today), plan, today);
     }
 }

@@ -8,6 +8,11 @@ namespace Ingegno.Server.Web;
 /// <summary>Serves the built front end and the headers that keep it to its own origin.</summary>
 internal static partial class FrontEnd
 {
+    /// <summary>
+    /// The one style attribute in the page: the front-end framework's own, which hides its page-change announcer.
+    /// </summary>
+    private const string AnnouncerStyle = "'unsafe-hashes' 'sha256-S8qMpvofolR8Mpjy4kQvEm7m1q8clzU4dfDH0AmvZjo='";
+
     private static readonly TimeSpan Forever = TimeSpan.FromDays(365);
 
     internal static void UseFrontEnd(this WebApplication app) =>
@@ -60,7 +65,7 @@ internal static partial class FrontEnd
     {
         var shell = files.GetFileInfo("index.html");
         string hashes = shell.Exists ? string.Join(' ', ScriptHashes(shell)) : "";
-        return $"default-src 'self'; script-src 'self' {hashes}; style-src 'self'; img-src 'self' data:; "
+        return $"default-src 'self'; script-src 'self' {hashes}; style-src 'self' {AnnouncerStyle}; img-src 'self'; "
             + "connect-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
     }
 

@@ -23,19 +23,23 @@ internal sealed class QuantitySchemas : IOpenApiSchemaTransformer
         var type = Nullable.GetUnderlyingType(context.JsonTypeInfo.Type) ?? context.JsonTypeInfo.Type;
         if (Units.TryGetValue(type, out string? unit))
         {
-            schema.Type = JsonSchemaType.Number;
+            schema.Type = JsonSchemaType.Number | NullIfNullable(context);
             schema.Format = "double";
             schema.Description = unit;
         }
         else if (type == typeof(Tempo))
         {
-            schema.Type = JsonSchemaType.String;
+            schema.Type = JsonSchemaType.String | NullIfNullable(context);
             schema.Description = "lowering-pause-lifting-pause in seconds, such as 3-1-X-0";
         }
         else if (type == typeof(MuscleShares))
         {
             schema.Type = JsonSchemaType.Object;
             schema.AdditionalProperties = new OpenApiSchema { Type = JsonSchemaType.Number };
+        }
+        else if (context.JsonTypeInfo.ElementType is { } element && Units.ContainsKey(element))
+        {
+            schema.Items = new OpenApiSchema { Type = JsonSchemaType.Number, Format = "double" };
         }
         else if (schema.Type is { } kinds && kinds.HasFlag(JsonSchemaType.String)
             && (kinds.HasFlag(JsonSchemaType.Integer) || kinds.HasFlag(JsonSchemaType.Number)))
@@ -45,6 +49,22 @@ internal sealed class QuantitySchemas : IOpenApiSchemaTransformer
             schema.Pattern = null;
         }
 
+        if (schema.Properties is { Count: > 0 } properties)
+        {
+            // Every property is always written, null where it is unknown; so the front end need not ask which are there.
+            schema.Required = new HashSet<string>(properties.Keys);
+        }
+
         return Task.CompletedTask;
     }
+
+    /// <summary>
+    /// A nullable with a default value is written in place and must say itself that it may be null; any other refers
+    /// to the shared schema of its type, which must not.
+    /// </summary>
+    private static JsonSchemaType NullIfNullable(OpenApiSchemaTransformerContext context) =>
+        Nullable.GetUnderlyingType(context.JsonTypeInfo.Type) is not null
+            && context.JsonPropertyInfo?.AssociatedParameter is { HasDefaultValue: true }
+            ? JsonSchemaType.Null
+            : default;
 }

@@ -1,0 +1,87 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+type Schemas = components['schemas'];
+
+export type Session = Schemas['SessionView'];
+export type ClientProfile = Schemas['ClientProfile'];
+export type ClientView = Schemas['ClientView'];
+export type DeskRow = Schemas['DeskRow'];
+export type Home = Schemas['Home'];
+export type HomeView = Schemas['HomeView'];
+export type Fixture = Schemas['Fixture'];
+export type FixtureKind = Schemas['FixtureKind'];
+export type KitItem = Schemas['KitItem'];
+export type Handles = Schemas['KitItemPlateLoadedHandles'];
+export type FixedWeights = Schemas['KitItemFixedWeights'];
+export type Container = Schemas['KitItemContainer'];
+export type HeldImplement = Schemas['HeldImplement'];
+export type BenchView = Schemas['BenchView'];
+export type RebuiltSession = Schemas['RebuiltSession'];
+export type RebuiltLine = Schemas['RebuiltLine'];
+export type Alternative = Schemas['Alternative'];
+export type Bridge = Schemas['Bridge'];
+export type LineChoice = Schemas['LineChoice'];
+export type PlanView = Schemas['PlanView'];
+export type PlannedSession = Schemas['PlannedSession'];
+export type Prescription = Schemas['Prescription'];
+export type LineProgress = Schemas['LineProgress'];
+export type ProgressView = Schemas['ProgressView'];
+export type SetLog = Schemas['SetLog'];
+
+/** The API, typed by its own OpenAPI document. */
+export const api = createClient<paths>({ baseUrl: '' });
+
+/** What the server says when it refuses: a title, and messages by field path. */
+export interface Problem {
+	status?: number | null;
+	title?: string | null;
+	detail?: string | null;
+	errors?: Record<string, string[]>;
+}
+
+/** The data, or a thrown {@link Refusal}; a lost sign-in leads to the sign-in page. */
+export async function ask<T>(
+	answer: Promise<{ data?: T; error?: unknown; response: Response }>
+): Promise<NonNullable<T>> {
+	let got: { data?: T; error?: unknown; response: Response };
+	try {
+		got = await answer;
+	} catch {
+		throw new Refusal({ title: 'The server cannot be reached. What you typed is still here; try again.' });
+	}
+	if (got.response.status === 401 && !location.pathname.startsWith('/sign-in')) {
+		location.assign('/sign-in?back=' + encodeURIComponent(location.pathname));
+	}
+	if (got.error !== undefined || got.data === undefined || got.data === null) {
+		const problem = (got.error ?? {}) as Problem;
+		throw new Refusal({ ...problem, status: got.response.status });
+	}
+	return got.data;
+}
+
+/** Something the server refused, in words for the person at the screen. */
+export class Refusal extends Error {
+	constructor(readonly problem: Problem) {
+		super(
+			[problem.title, problem.detail, ...Object.values(problem.errors ?? {}).flat()]
+				.filter((part): part is string => !!part)
+				.join(' ') || 'That did not work. Nothing was changed; try again.'
+		);
+	}
+
+	get stale(): boolean {
+		return this.problem.status === 409;
+	}
+
+	/** Messages whose path begins with this. */
+	at(path: string): string[] {
+		return Object.entries(this.problem.errors ?? {})
+			.filter(([key]) => key === path || key.startsWith(path + '.') || key.startsWith(path + '['))
+			.flatMap(([, messages]) => messages);
+	}
+}
+
+export function messageOf(problem: unknown): string {
+	return problem instanceof Error ? problem.message : String(problem);
+}

@@ -1,0 +1,72 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import type { Bench } from './bench.svelte';
+
+	/** The programme as text, read as it is typed; what is not understood is told with its place. */
+	let { bench, ondone }: { bench: Bench; ondone: () => void } = $props();
+	let text = $state(untrack(() => bench.text));
+	let area: HTMLTextAreaElement;
+	let timer: ReturnType<typeof setTimeout> | undefined;
+
+	function typed() {
+		clearTimeout(timer);
+		timer = setTimeout(() => bench.retype(text), 250);
+	}
+
+	async function done() {
+		clearTimeout(timer);
+		if (text !== bench.text) await bench.retype(text);
+		if (bench.view.sessions.length > 0) ondone();
+	}
+
+	/** Puts the caret where a problem stands. */
+	function show(line: number, column: number, length: number) {
+		const start =
+			text
+				.split('\n')
+				.slice(0, line - 1)
+				.reduce((sum, l) => sum + l.length + 1, 0) +
+			column -
+			1;
+		area.focus();
+		area.setSelectionRange(start, start + Math.max(1, length));
+	}
+
+	$effect(() => {
+		area.focus();
+		return () => clearTimeout(timer);
+	});
+</script>
+
+<div class="flex h-full flex-col gap-3 p-4">
+	<label class="flex min-h-0 flex-1 flex-col">
+		<span class="text-soft mb-1 text-xs">Gym programme, as you would type it</span>
+		<textarea
+			bind:this={area}
+			bind:value={text}
+			oninput={typed}
+			onkeydown={(event) => {
+				if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) done();
+			}}
+			spellcheck="false"
+			class="textarea bg-base-100 min-h-40 w-full flex-1 resize-none font-sans text-[15px] leading-relaxed"
+			placeholder="Front squat 4 x 6 @ 72.5 kg, rest 3:00"
+		></textarea>
+	</label>
+	{#if bench.view.problems.length > 0}
+		<ul class="max-h-40 overflow-auto" aria-label="What could not be read">
+			{#each bench.view.problems as problem, i (i)}
+				<li class="border-accent border-l-4 py-0.5 pl-3 text-[13px]">
+					<button class="text-left" onclick={() => show(problem.line, problem.column, problem.length)}>
+						<b>line {problem.line}, column {problem.column}</b>
+						{problem.message}
+					</button>
+				</li>
+			{/each}
+		</ul>
+	{/if}
+	<div class="flex items-center gap-3">
+		<button class="btn btn-neutral btn-sm" onclick={done}>Rebuild for this home</button>
+		<span class="text-soft text-xs"><kbd>Ctrl</kbd> <kbd>Enter</kbd> does the same</span>
+	</div>
+</div>

@@ -1,0 +1,54 @@
+<script lang="ts">
+	import type { RebuiltLine } from '$lib/api/client';
+	import { clock } from '$lib/units';
+
+	/** One line as rebuilt: exercise, dose, and why. */
+	interface Props {
+		line: RebuiltLine;
+		pinned: boolean;
+		onrename: (name: string) => void;
+	}
+	let { line, pinned, onrename }: Props = $props();
+	const chosen = $derived(line.chosen);
+	const prescription = $derived(chosen?.prescription);
+</script>
+
+{#if chosen && prescription}
+	<div class="font-display text-[15px] leading-tight font-semibold">
+		{prescription.name}{#if prescription.load > 0}, {prescription.loadInWords.split('. ')[0]}{/if}
+		{#if pinned}<span class="text-soft font-sans text-xs font-normal">, set by hand</span>{/if}
+	</div>
+	<div class="text-[15px]">
+		{prescription.countInWords}
+		{#if prescription.tempo}<span class="text-soft text-[13px]">tempo</span> {prescription.tempo}{/if}
+		<span class="text-soft text-[13px]">rest</span>
+		{clock(prescription.rest)}
+		{#if prescription.reserve !== null}<span class="text-soft text-[13px]">leaving</span>
+			{Math.round(prescription.reserve)}{/if}
+	</div>
+	<div class="text-soft line-clamp-2 text-[12.5px] leading-snug">
+		{chosen.reason}
+		{#if chosen.loss}<span class={chosen.lossMatters ? 'text-accent' : ''}>{chosen.loss}</span>{/if}
+	</div>
+{:else if line.outcome === 'unknown'}
+	<div class="text-accent font-display text-[15px] font-semibold">
+		“{line.written.exerciseName}” is not in the catalogue
+	</div>
+	<div class="text-[13px]">
+		The line is kept as typed.
+		{#if line.nearest.length > 0}
+			Meant
+			{#each line.nearest as near, i (near.exercise)}
+				{i > 0 ? ' or ' : ''}<button class="underline underline-offset-2" onclick={() => onrename(near.name)}
+					>{near.name}</button
+				>{/each}?
+		{/if}
+	</div>
+{:else}
+	<div class="text-accent font-display text-[15px] font-semibold">Nothing safe for this line here</div>
+	<div class="line-clamp-2 text-[13px]">
+		{#if line.refused[0]}{line.refused[0].name}: {line.refused[0].reasons
+				.map((r) => r.reason)
+				.join('; ')}.{/if}
+	</div>
+{/if}

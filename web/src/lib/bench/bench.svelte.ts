@@ -1,0 +1,202 @@
+import {
+	api,
+	ask,
+	messageOf,
+	Refusal,
+	type BenchView,
+	type LineChoice,
+	type PlanView,
+	type RebuiltLine
+} from '$lib/api/client';
+
+/** What is typed and chosen: the whole of what undo goes back through. */
+interface Draft {
+	text: string;
+	choices: LineChoice[];
+}
+
+/**
+ * The bench of one client: text and choices here, everything worked out on the server. Each change asks anew; answers
+ * that come late are dropped. Unsaved work is kept in the browser and comes back after a reload.
+ */
+export class Bench {
+	text = $state('');
+	choices = $state.raw<LineChoice[]>([]);
+	view = $state.raw<BenchView>({ sessions: [], problems: [], allGuessed: false });
+	trouble = $state('');
+	stale = $state(false);
+	busy = $state(false);
+	restored = $state(false);
+	savedAt = $state<string | null>(null);
+	past = $state.raw<Draft[]>([]);
+
+	readonly #client: string;
+	#version = 0;
+	#saved: Draft = { text: '', choices: [] };
+	#asked = 0;
+
+	constructor(client: string, plan: PlanView) {
+		this.#client = client;
+		this.#take(plan);
+		const kept = this.#readDraft();
+		if (kept && !same(kept, this.#saved)) {
+			this.text = kept.text;
+			this.choices = kept.choices;
+			this.restored = true;
+		}
+	}
+
+	get dirty(): boolean {
+		return !same({ text: this.text, choices: this.choices }, this.#saved);
+	}
+
+	/** Works out text and choices as they stand. */
+	async rebuild(): Promise<void> {
+		const ticket = ++this.#asked;
+		this.busy = true;
+		try {
+			const view = await ask(
+				api.POST('/api/clients/{id}/bench', {
+					params: { path: { id: this.#client } },
+					body: { text: this.text, choices: this.choices }
+				})
+			);
+			if (ticket !== this.#asked) return;
+			this.view = view;
+			this.trouble = '';
+		} catch (problem) {
+			if (ticket === this.#asked) this.trouble = messageOf(problem);
+		} finally {
+			if (ticket === this.#asked) this.busy = false;
+		}
+	}
+
+	retype(text: string): Promise<void> {
+		this.#remember();
+		this.text = text;
+		this.#keepDraft();
+		return this.rebuild();
+	}
+
+	/** Changes what a coach has fixed on a line; the rest of the line's choice stays. */
+	choose(line: RebuiltLine, change: Partial<LineChoice>): Promise<void> {
+		const before = this.choiceFor(line) ?? blank(line);
+		return this.#replace(line, { ...before, ...change });
+	}
+
+	/** Forgets everything fixed on a line, so that it is worked out anew. */
+	release(line: RebuiltLine): Promise<void> {
+		return this.#replace(line, null);
+	}
+
+	choiceFor(line: RebuiltLine): LineChoice | undefined {
+		return this.choices.find((c) => c.line === line.written.number && c.text === line.written.text);
+	}
+
+	undo(): Promise<void> {
+		const last = this.past.at(-1);
+		if (!last) return Promise.resolve();
+		this.past = this.past.slice(0, -1);
+		this.text = last.text;
+		this.choices = last.choices;
+		this.#keepDraft();
+		return this.rebuild();
+	}
+
+	async save(): Promise<boolean> {
+		this.busy = true;
+		try {
+			const plan = await ask(
+				api.PUT('/api/clients/{id}/plan', {
+					params: { path: { id: this.#client } },
+					body: { text: this.text, choices: this.choices, version: this.#version }
+				})
+			);
+			this.#saved = { text: plan.plan.text, choices: plan.plan.choices };
+			this.#version = plan.version;
+			this.savedAt = plan.plan.savedAt;
+			this.restored = false;
+			this.trouble = '';
+			this.stale = false;
+			this.#keepDraft();
+			return true;
+		} catch (problem) {
+			this.trouble = messageOf(problem);
+			this.stale = problem instanceof Refusal && problem.stale;
+			return false;
+		} finally {
+			this.busy = false;
+		}
+	}
+
+	/** Drops what is unsaved and shows the newest saved plan. */
+	async reload(): Promise<void> {
+		try {
+			this.#take(await ask(api.GET('/api/clients/{id}/plan', { params: { path: { id: this.#client } } })));
+			this.#keepDraft();
+			this.past = [];
+			this.restored = false;
+			this.stale = false;
+			await this.rebuild();
+		} catch (problem) {
+			this.trouble = messageOf(problem);
+		}
+	}
+
+	#replace(line: RebuiltLine, choice: LineChoice | null): Promise<void> {
+		this.#remember();
+		const others = this.choices.filter(
+			(c) => !(c.line === line.written.number && c.text === line.written.text)
+		);
+		this.choices = choice ? [...others, choice] : others;
+		this.#keepDraft();
+		return this.rebuild();
+	}
+
+	#take(plan: PlanView) {
+		this.text = plan.plan.text;
+		this.choices = plan.plan.choices;
+		this.savedAt = plan.plan.savedAt;
+		this.#version = plan.version;
+		this.#saved = { text: plan.plan.text, choices: plan.plan.choices };
+	}
+
+	#remember() {
+		this.past = [...this.past.slice(-99), { text: this.text, choices: this.choices }];
+	}
+
+	get #key(): string {
+		return `ingegno-bench-${this.#client}`;
+	}
+
+	#keepDraft() {
+		if (this.dirty)
+			localStorage.setItem(this.#key, JSON.stringify({ text: this.text, choices: this.choices }));
+		else localStorage.removeItem(this.#key);
+	}
+
+	#readDraft(): Draft | null {
+		try {
+			const kept = JSON.parse(localStorage.getItem(this.#key) ?? 'null') as Draft | null;
+			return kept && typeof kept.text === 'string' && Array.isArray(kept.choices) ? kept : null;
+		} catch {
+			return null;
+		}
+	}
+}
+
+function blank(line: RebuiltLine): LineChoice {
+	return {
+		line: line.written.number,
+		text: line.written.text,
+		exercise: line.chosen?.prescription.exercise ?? null,
+		load: null,
+		repetitions: null,
+		tempo: null,
+		rest: null
+	};
+}
+
+function same(a: Draft, b: Draft): boolean {
+	return a.text === b.text && JSON.stringify(a.choices) === JSON.stringify(b.choices);
+}

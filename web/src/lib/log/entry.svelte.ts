@@ -1,0 +1,139 @@
+import { api, ask, messageOf, type LineProgress, type ProgressView, type SetLog } from '$lib/api/client';
+import { readMass, readNumber, shownMass, type MassUnit } from '$lib/units';
+
+/** One set as typed; empty repetitions mean it was not done. */
+export interface TypedSet {
+	id: string;
+	load: string;
+	repetitions: string;
+	reserve: string;
+	pain: string;
+}
+
+/** A day's training being written down, line by line, and what follows from it. */
+export class DayLog {
+	day = $state('');
+	lines = $state.raw<LineProgress[]>([]);
+	typed = $state<Record<number, TypedSet[]>>({});
+	trouble = $state('');
+	busy = $state(false);
+	#planVersion = 0;
+
+	constructor(
+		private readonly client: string,
+		view: ProgressView,
+		private readonly unit: MassUnit,
+		today: string
+	) {
+		this.day = today;
+		this.#take(view);
+		this.blank();
+	}
+
+	/** Empty rows for every prescribed set; what was logged on this day already is filled in. */
+	blank() {
+		const rows: Record<number, TypedSet[]> = {};
+		for (const line of this.lines) {
+			const done = line.logs.filter((set) => set.on === this.day);
+			rows[line.line] = line.prescription.counts.map((_, i) => {
+				const set = done.find((d) => d.setNumber === i + 1);
+				return {
+					id: set?.id ?? crypto.randomUUID(),
+					load: shownMass(set?.load ?? line.prescription.load, this.unit),
+					repetitions: set ? String(set.repetitions) : '',
+					reserve: set?.reserve === null || set?.reserve === undefined ? '' : String(set.reserve),
+					pain: set && set.pain > 0 ? String(set.pain) : ''
+				};
+			});
+		}
+		this.typed = rows;
+	}
+
+	/** Fills a line in as prescribed: the common case. */
+	asPrescribed(line: LineProgress) {
+		const reserve = line.prescription.reserve;
+		this.typed[line.line]?.forEach((set, i) => {
+			set.repetitions = String(line.prescription.counts[i] ?? '');
+			if (reserve !== null && i === line.prescription.counts.length - 1)
+				set.reserve = String(Math.round(reserve));
+		});
+	}
+
+	get anyTyped(): boolean {
+		return Object.values(this.typed).some((sets) => sets.some((set) => set.repetitions.trim() !== ''));
+	}
+
+	async save(): Promise<boolean> {
+		const sets: SetLog[] = [];
+		for (const line of this.lines) {
+			for (const [i, typed] of (this.typed[line.line] ?? []).entries()) {
+				if (typed.repetitions.trim() === '') continue;
+				const read = this.#read(line, i, typed);
+				if (!read) {
+					this.trouble = `${line.prescription.name}, set ${i + 1}: give whole repetitions, and numbers for load, left and pain.`;
+					return false;
+				}
+				sets.push(read);
+			}
+		}
+		return this.#ask(() =>
+			ask(api.POST('/api/clients/{id}/log', { params: { path: { id: this.client } }, body: { sets } }))
+		);
+	}
+
+	take(lines: number[]): Promise<boolean> {
+		return this.#ask(() =>
+			ask(
+				api.POST('/api/clients/{id}/steps', {
+					params: { path: { id: this.client } },
+					body: { lines, version: this.#planVersion }
+				})
+			)
+		);
+	}
+
+	#read(line: LineProgress, i: number, typed: TypedSet): SetLog | null {
+		const load = readMass(typed.load, this.unit);
+		const repetitions = readNumber(typed.repetitions);
+		const reserve = typed.reserve.trim() === '' ? null : readNumber(typed.reserve);
+		const pain = typed.pain.trim() === '' ? 0 : readNumber(typed.pain);
+		const given =
+			[load, repetitions, pain].every((n) => n !== null) && (typed.reserve.trim() === '' || reserve !== null);
+		if (!given || !Number.isInteger(repetitions) || !Number.isInteger(pain)) return null;
+		return {
+			id: typed.id,
+			line: line.line,
+			exercise: line.prescription.exercise,
+			on: this.day,
+			setNumber: i + 1,
+			load: sameAsPrescribed(load ?? 0, line.prescription.load),
+			repetitions: repetitions ?? 0,
+			reserve,
+			pain: pain ?? 0
+		};
+	}
+
+	async #ask(question: () => Promise<ProgressView>): Promise<boolean> {
+		this.busy = true;
+		try {
+			this.#take(await question());
+			this.trouble = '';
+			return true;
+		} catch (problem) {
+			this.trouble = messageOf(problem);
+			return false;
+		} finally {
+			this.busy = false;
+		}
+	}
+
+	#take(view: ProgressView) {
+		this.lines = view.lines;
+		this.#planVersion = view.planVersion;
+	}
+}
+
+/** A load shown rounded and typed back unchanged is the prescribed one, not the rounded figure. */
+function sameAsPrescribed(typed: number, prescribed: number): number {
+	return Math.abs(typed - prescribed) < 0.06 ? prescribed : typed;
+}

@@ -1,0 +1,235 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import type { LineChoice } from '$lib/api/client';
+	import { Bench } from '$lib/bench/bench.svelte';
+	import LinePanel from '$lib/bench/LinePanel.svelte';
+	import RebuiltCell from '$lib/bench/RebuiltCell.svelte';
+	import ProgrammeEditor from '$lib/bench/ProgrammeEditor.svelte';
+	import WrittenCell from '$lib/bench/WrittenCell.svelte';
+	import Beam from '$lib/drawing/Beam.svelte';
+	import Hatches from '$lib/drawing/Hatches.svelte';
+	import Keys from '$lib/shell/Keys.svelte';
+	import Notice from '$lib/shell/Notice.svelte';
+
+	let { data } = $props();
+	const bench = untrack(() => new Bench(data.client.id, data.plan));
+	let day = $state(0);
+	let at = $state(0);
+	let editing = $state(untrack(() => bench.text.trim() === ''));
+	let rows = $state<HTMLElement>();
+
+	const session = $derived(bench.view.sessions[Math.min(day, bench.view.sessions.length - 1)]);
+	const lines = $derived(session?.lines ?? []);
+	const line = $derived(lines[Math.min(at, lines.length - 1)]);
+	const changed = $derived(lines.filter((l) => l.outcome === 'swapped').length);
+	const gaps = $derived(
+		lines.filter(
+			(l) =>
+				l.outcome === 'nothing' ||
+				l.outcome === 'unknown' ||
+				(l.chosen?.bridge && l.chosen.bridge.asked - l.chosen.bridge.given >= 1)
+		).length
+	);
+	const asked = $derived(Math.round(lines.reduce((sum, l) => sum + (l.chosen?.bridge?.asked ?? 0), 0)));
+	const given = $derived(Math.round(lines.reduce((sum, l) => sum + (l.chosen?.bridge?.given ?? 0), 0)));
+	const minutes = $derived(session ? Math.round(session.length / 60) : 0);
+	const limit = $derived(data.client.profile.sessionMinutes);
+	const unit = $derived(data.client.profile.unit);
+
+	$effect(() => {
+		untrack(() => bench.rebuild());
+	});
+
+	function choose(change: Partial<LineChoice>) {
+		if (line) bench.choose(line, change);
+	}
+
+	function step(by: number) {
+		const chosen = line?.chosen;
+		if (!chosen) return;
+		const now = chosen.ladder.findIndex((r) => r.load === chosen.prescription.load);
+		const next = chosen.ladder[now + by];
+		if (next) choose({ load: next.load });
+	}
+
+	function onkeydown(event: KeyboardEvent) {
+		const target = event.target as HTMLElement;
+		if (event.ctrlKey || event.metaKey || event.altKey) return;
+		if (target.matches('input, textarea, select')) return;
+		const number = Number(event.key);
+		if (event.key === 'ArrowDown') move(1);
+		else if (event.key === 'ArrowUp') move(-1);
+		else if (event.key === 'ArrowRight') step(1);
+		else if (event.key === 'ArrowLeft') step(-1);
+		else if (number >= 1 && number <= 8 && line?.alternatives[number - 1]) {
+			const exercise = line.alternatives[number - 1]?.prescription.exercise ?? null;
+			choose({ exercise, load: null, repetitions: null, tempo: null, rest: null });
+		} else if (event.key === 'b' && line) bench.release(line);
+		else if (event.key === 'z') bench.undo();
+		else if (event.key === 's') bench.save();
+		else if (event.key === 'e') editing = true;
+		else return;
+		event.preventDefault();
+	}
+
+	function move(by: number) {
+		at = Math.max(0, Math.min(lines.length - 1, at + by));
+		rows?.querySelectorAll<HTMLElement>('[data-line]')[at]?.scrollIntoView({ block: 'nearest' });
+	}
+
+	/** Puts a catalogue name in place of one that was not known. */
+	function rename(number: number, typed: string, name: string) {
+		const typedLines = bench.text.split('\n');
+		typedLines[number - 1] = (typedLines[number - 1] ?? '').replace(typed, () => name);
+		bench.retype(typedLines.join('\n'));
+	}
+</script>
+
+<svelte:window {onkeydown} />
+<svelte:head><title>Bench, {data.client.profile.name} - Ingegno</title></svelte:head>
+<Hatches />
+
+<div
+	class="border-base-300 bg-base-100 text-soft flex h-11 shrink-0 items-center gap-4 border-b px-4 text-[13px]"
+>
+	{#if bench.view.sessions.length > 1}
+		<h1 class="sr-only">Rebuild bench</h1>
+		<div class="flex gap-1" role="group" aria-label="Session">
+			{#each bench.view.sessions as s, i (i)}
+				<button
+					class="font-display px-2 text-[15px] {i === day
+						? 'text-base-content border-base-content border-b-2 font-semibold'
+						: ''}"
+					aria-pressed={i === day}
+					onclick={() => {
+						day = i;
+						at = 0;
+					}}>{s.title}</button
+				>
+			{/each}
+		</div>
+	{:else}
+		<h1 class="text-base-content text-[17px]">{session?.title ?? 'Rebuild bench'}</h1>
+	{/if}
+	{#if session}
+		<span class={limit && minutes > limit ? 'text-accent font-semibold' : ''}
+			><b class={limit && minutes > limit ? '' : 'text-base-content'}>{minutes}</b>{limit
+				? ` of ${limit}`
+				: ''} min</span
+		>
+		<span
+			>{lines.length}
+			{lines.length === 1 ? 'line' : 'lines'}, <b class="text-base-content">{changed}</b> swapped</span
+		>
+		{#if gaps > 0}<span class="text-accent font-semibold">{gaps} {gaps === 1 ? 'gap' : 'gaps'} open</span
+			>{/if}
+	{/if}
+	<span class="flex-1"></span>
+	{#if session}<span>asked {asked} effective reps, given <b class="text-base-content">{given}</b></span>{/if}
+	<button class="btn btn-sm" onclick={() => (editing = !editing)}
+		>{editing ? 'Back to the lines' : 'Edit text'}</button
+	>
+	<button class="btn btn-sm btn-neutral" disabled={bench.busy || !session} onclick={() => bench.save()}>
+		{bench.dirty ? 'Save plan' : bench.savedAt ? 'Saved' : 'Save plan'}
+	</button>
+</div>
+<Notice text={bench.trouble}>
+	{#if bench.stale}<button class="btn btn-xs" onclick={() => bench.reload()}>Load the newer one</button>{/if}
+</Notice>
+{#if bench.restored}
+	<Notice text="Unsaved changes from before were kept.">
+		<button class="btn btn-xs" onclick={() => bench.reload()}>Drop them</button>
+	</Notice>
+{/if}
+{#if bench.view.allGuessed && session}
+	<Notice
+		text="No lift of this client is known: every load stands on level and body mass, with a wide range."
+	/>
+{/if}
+
+<main class="grid min-h-0 flex-1 grid-cols-[232px_212px_1fr_352px]">
+	{#if editing || lines.length === 0}
+		<div class="col-span-3 min-h-0 overflow-auto">
+			<ProgrammeEditor {bench} ondone={() => (editing = false)} />
+		</div>
+	{:else}
+		<div class="col-span-3 min-h-0 overflow-auto" bind:this={rows}>
+			<div class="text-soft sticky top-0 z-10 grid h-8 grid-cols-[232px_212px_1fr] text-xs">
+				<div class="bg-base-200 px-4 pt-2">As written for the gym</div>
+				<div class="bg-base-200 flex justify-between px-3 pt-2">
+					<span>gym asks</span><span>home gives</span>
+				</div>
+				<div class="bg-base-100 border-base-300 border-l px-4 pt-2">
+					As rebuilt for {data.client.profile.name.split(' ')[0]}’s place
+				</div>
+			</div>
+			{#each lines as l, i (l.written.number)}
+				<!-- The whole row takes the line in hand; the button inside does the same for the keyboard. -->
+				<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+				<div
+					data-line
+					class="border-rule grid min-h-[96px] cursor-pointer grid-cols-[232px_212px_1fr] border-t"
+					onclick={() => (at = i)}
+				>
+					<div class="min-w-0 px-4 py-2"><WrittenCell line={l} /></div>
+					<div class="px-1 py-1.5">
+						{#if l.chosen?.bridge}
+							<Beam bridge={l.chosen.bridge} />
+						{:else if l.chosen}
+							<svg width="200" height="60" aria-hidden="true">
+								<path d="M10 38h176" stroke="var(--color-primary)" stroke-width="1.5" />
+								<text x="98" y="30" text-anchor="middle" class="fill-soft text-[11.5px]">
+									{l.outcome === 'unchanged' ? 'unchanged' : 'same count'}
+								</text>
+							</svg>
+						{/if}
+					</div>
+					<div
+						class="border-base-300 min-w-0 border-l px-4 py-2 {l === line
+							? 'bg-base-100 shadow-[inset_4px_0_0_var(--color-accent)]'
+							: 'bg-base-100/60'}"
+					>
+						<RebuiltCell
+							line={l}
+							pinned={bench.choiceFor(l) !== undefined}
+							onrename={(name) => rename(l.written.number, l.written.exerciseName, name)}
+						/>
+						<button class="sr-only focus:not-sr-only" onclick={() => (at = i)}
+							>Take {l.written.exerciseName} in hand</button
+						>
+					</div>
+				</div>
+			{/each}
+		</div>
+	{/if}
+	<aside class="border-base-300 min-h-0 overflow-auto border-l px-4 py-2.5" aria-label="Line in hand">
+		{#if line && !editing}
+			<LinePanel {line} {unit} onchoose={choose} />
+		{:else}
+			<h2 class="text-[17px]">How a line reads</h2>
+			<p class="mt-2">Name, sets x repetitions, then load or effort, tempo and rest in any order:</p>
+			<pre
+				class="bg-base-100 mt-2 p-3 text-[13px] leading-relaxed whitespace-pre-wrap">Saturday, legs and press
+Front squat 4 x 6 @ 72.5 kg, rest 3:00
+Push press 5x4 80 % tempo 2-0-X-1
+B1 Seated cable row 3 x 8-12 RPE 8
+B2 Leg curl 10/10/8 RIR 2, rest 90 s
+Plank 3 x 45 s</pre>
+			<p class="text-soft mt-2">
+				A letter before the name makes a superset. A line without sets opens a new session.
+			</p>
+		{/if}
+	</aside>
+</main>
+<Keys
+	shortcuts={[
+		{ keys: ['↑', '↓'], does: 'line' },
+		{ keys: ['←', '→'], does: 'rung' },
+		{ keys: ['1', '…', '8'], does: 'take a stand-in' },
+		{ keys: ['B'], does: 'build this line anew' },
+		{ keys: ['Z'], does: 'back' },
+		{ keys: ['E'], does: 'edit text' },
+		{ keys: ['S'], does: 'save' }
+	]}
+	note="Advice for a coach, not a medical opinion. Sharp pain stops any exercise."
+/>

@@ -1,0 +1,111 @@
+<script lang="ts">
+	import { clock, shortDay } from '$lib/units';
+
+	let { data } = $props();
+	const plan = $derived(data.plan.plan);
+	const profile = $derived(data.client.profile);
+	const cautions = $derived([
+		...new Set(plan.sessions.flatMap((s) => s.lines.flatMap((line) => line.prescription?.cautions ?? [])))
+	]);
+</script>
+
+<svelte:head><title>{profile.name}, the week - Ingegno</title></svelte:head>
+
+<div
+	class="border-base-300 bg-base-100 text-soft no-print flex h-11 shrink-0 items-center gap-5 border-b px-4 text-[13px]"
+>
+	<h1 class="text-base-content text-[17px]">The sheet</h1>
+	<span>{plan.savedAt ? `as saved on ${shortDay(plan.savedAt.slice(0, 10))}` : ''}</span>
+	<span class="flex-1"></span>
+	<button class="btn btn-sm btn-neutral" disabled={plan.sessions.length === 0} onclick={() => window.print()}
+		>Print</button
+	>
+</div>
+
+<main class="min-h-0 flex-1 overflow-auto print:overflow-visible">
+	{#if plan.sessions.length === 0}
+		<div class="mx-auto max-w-md p-12 text-center">
+			<h2 class="mb-2 text-xl">Nothing saved to print yet</h2>
+			<p class="text-soft mb-4">Rebuild the written programme on the bench and save it.</p>
+			<a class="btn btn-neutral" href="/clients/{data.client.id}/bench">To the bench</a>
+		</div>
+	{:else}
+		<article
+			class="bg-base-100 mx-auto my-6 w-[190mm] p-[10mm] text-[13px] print:m-0 print:w-auto print:bg-white print:p-0"
+		>
+			<header class="border-base-content mb-3 flex items-baseline justify-between border-b-2 pb-1">
+				<h2 class="text-2xl">{profile.name}</h2>
+				<span>{plan.savedAt ? shortDay(plan.savedAt.slice(0, 10)) : ''}</span>
+			</header>
+			{#each plan.sessions as session, s (s)}
+				<section class="mb-4">
+					<h3 class="mb-1 text-lg">
+						{session.title}
+						<span class="text-soft font-sans text-[13px] font-normal print:text-black"
+							>about {Math.round(session.length / 60)} minutes, warm-up not counted</span
+						>
+					</h3>
+					<table class="w-full border-collapse">
+						<thead>
+							<tr class="border-base-300 border-b text-left text-[11.5px]">
+								<th class="w-8 font-normal"><span class="sr-only">group</span></th>
+								<th class="font-normal">exercise and set-up</th>
+								<th class="w-40 font-normal">sets, tempo, rest</th>
+								<th class="w-32 font-normal">done</th>
+							</tr>
+						</thead>
+						<tbody>
+							{#each session.lines as line (line.line)}
+								<tr class="border-base-300 break-inside-avoid border-b align-top">
+									{#if line.prescription}
+										{@const p = line.prescription}
+										<td class="py-1 font-semibold">{line.tag}</td>
+										<td class="py-1 pr-3">
+											<b class="font-display text-[15px]">{p.name}</b>
+											<div class="font-semibold">{p.loadInWords}</div>
+											{#each p.placement as place (place)}<div>{place}</div>{/each}
+											<div>{p.setUp.join('. ')}.</div>
+											<div class="italic">{p.cues.join('. ')}.</div>
+										</td>
+										<td class="py-1">
+											<b class="text-[15px]">{p.countInWords}</b>
+											{#if p.reserve !== null}<div>
+													{Math.round(p.reserve) > 0
+														? `stop with ${Math.round(p.reserve)} left`
+														: 'to the last clean one'}
+												</div>{/if}
+											<div>{p.tempo ? `tempo ${p.tempo}, ` : ''}rest {clock(p.rest)}</div>
+										</td>
+										<td class="py-1"
+											>{#each p.counts as count, i (i)}<span
+													class="border-base-content mr-1 inline-block h-6 w-6 border"
+													role="img"
+													aria-label="set {i + 1} of {count}"
+												></span>{/each}</td
+										>
+									{:else}
+										<td class="py-1">{line.tag}</td>
+										<td class="py-1" colspan="3"
+											>{line.written}: nothing stands in here yet; leave it out until the coach says.</td
+										>
+									{/if}
+								</tr>
+							{/each}
+						</tbody>
+					</table>
+				</section>
+			{/each}
+			<footer class="text-[12px]">
+				<b>Take care.</b> Sharp pain stops an exercise: stop, and tell the coach. Nothing heavy over the face
+				without a safe way down, nobody alone under a bar. Use only what was checked, and look at it each
+				time. With heart or blood pressure trouble, pregnancy, recent surgery, dizziness or chest pain, ask a
+				physician before the first session; for joints, a physiotherapist. This sheet does not replace either.
+				{#if cautions.length > 0}
+					<ul class="mt-1 list-disc pl-4">
+						{#each cautions as caution (caution)}<li>{caution}</li>{/each}
+					</ul>
+				{/if}
+			</footer>
+		</article>
+	{/if}
+</main>
