@@ -33,6 +33,9 @@
 		const each = sorted.length ? room / sorted.length : room;
 		return sorted.map((fixture, i) => ({ fixture, x: 190 + i * each, width: Math.min(96, each * 0.78) }));
 	});
+	const title = (fixture: Fixture) => fixture.name + (fixture.count > 1 ? ` x ${fixture.count}` : '');
+	const standing = (fixture: Fixture) =>
+		`${centimetres(fixture.height)}, ${fixture.check?.verdict === 'passed' ? 'passed' : checkWords(fixture).split(':')[0]}`;
 	const hangs = (fixture: Fixture) => ['rail', 'pullUpBar', 'doorAnchor'].includes(fixture.kind);
 	const passed = (fixture: Fixture) => fixture.check?.verdict === 'passed' || fixture.kind === 'wall';
 	const refused = (fixture: Fixture) => fixture.check !== null && fixture.check.verdict !== 'passed';
@@ -77,7 +80,6 @@
 		<g
 			role="button"
 			tabindex="0"
-			aria-label="{fixture.name}, {centimetres(fixture.height)}, {checkWords(fixture)}. Edit"
 			class="cursor-pointer"
 			onclick={() => onpick(fixture)}
 			onkeydown={(event) => {
@@ -116,16 +118,14 @@
 				/>
 			{/if}
 			<text {x} y={hangs(fixture) ? top + 16 : top - 18} class="fill-base-content text-[12px] font-semibold">
-				{fixture.name}{fixture.count > 1 ? ` x ${fixture.count}` : ''}
+				{title(fixture)}
 			</text>
 			<text
 				{x}
 				y={hangs(fixture) ? top + 30 : top - 5}
 				class="text-[11.5px] {refused(fixture) ? 'fill-accent' : 'fill-soft'}"
 			>
-				{centimetres(fixture.height)}, {fixture.check?.verdict === 'passed'
-					? 'passed'
-					: checkWords(fixture).split(':')[0]}
+				{standing(fixture)}
 			</text>
 		</g>
 	{/each}

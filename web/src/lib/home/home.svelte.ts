@@ -67,6 +67,11 @@ export class Survey {
 		});
 	}
 
+	/** Forgets what was refused, once the person has turned away from it. */
+	dismiss() {
+		this.#clear();
+	}
+
 	async #save(home: Home): Promise<boolean> {
 		this.busy = true;
 		try {

@@ -277,7 +277,10 @@
 		{unit}
 		by={data.client.profile.name.split(' ')[0] ?? ''}
 		trouble={survey.trouble}
-		onclose={() => (fixture = null)}
+		onclose={() => {
+			fixture = null;
+			survey.dismiss();
+		}}
 		onsave={async (changed) => {
 			if (await survey.putFixture(changed)) fixture = null;
 		}}
@@ -293,7 +296,10 @@
 		item={thing}
 		{unit}
 		trouble={survey.trouble}
-		onclose={() => (thing = null)}
+		onclose={() => {
+			thing = null;
+			survey.dismiss();
+		}}
 		onsave={async (changed) => {
 			if (await survey.putKit(changed)) thing = null;
 		}}

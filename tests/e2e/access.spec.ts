@@ -1,0 +1,34 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, open, signIn, test } from './fixtures';
+
+for (const theme of ['day', 'night'] as const) {
+	test(`axe finds nothing on any view by ${theme}`, async ({ page }) => {
+		await page.addInitScript((chosen) => localStorage.setItem('ingegno-theme', chosen), theme);
+		await page.goto('/sign-in');
+		await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+		expect(await faults('sign-in')).toEqual([]);
+		await signIn(page, theme);
+		expect(await faults('desk')).toEqual([]);
+		await page.goto('/clients/new');
+		await expect(page.getByRole('heading', { name: 'New client' })).toBeVisible();
+		expect(await faults('new client')).toEqual([]);
+		for (const view of ['Home', 'Bench', 'Log', 'Sheet'] as const) {
+			await open(page, 'Tomas Brevik', view);
+			await page.waitForLoadState('networkidle');
+			expect(await faults(view)).toEqual([]);
+		}
+
+		await open(page, 'Tomas Brevik', 'Home');
+		await page.getByRole('button', { name: /Rucksack/ }).click();
+		expect(await faults('kit dialog')).toEqual([]);
+
+		async function faults(view: string): Promise<string[]> {
+			const found = await new AxeBuilder({ page })
+				.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+				.analyze();
+			return found.violations.map(
+				(v) => `${view}: ${v.id} at ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`
+			);
+		}
+	});
+}

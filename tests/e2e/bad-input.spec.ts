@@ -1,0 +1,68 @@
+import { expect, open, signIn, test } from './fixtures';
+
+test('what cannot be read is told with its place, and the rest is rebuilt', async ({ page }) => {
+	await signIn(page);
+	await open(page, 'Tomas Brevik', 'Bench');
+	await page.getByRole('button', { name: 'Edit text' }).click();
+	const text = page.getByLabel('Gym programme');
+	await text.fill('Back squat 4 x 6 @ -60 kg\nFlying dragon 3x8\nBench pres 3 x 8 @ 90 furlongs');
+	const problems = page.getByRole('list', { name: 'What could not be read' });
+	await expect(problems).toContainText('line 1, column 18');
+	await expect(problems).toContainText('A load cannot be negative');
+	await expect(problems).toContainText('line 3');
+	await page.getByRole('button', { name: 'Rebuild for this home' }).click();
+	await expect(page.locator('[data-line]')).toHaveCount(3);
+	await expect(page.locator('[data-line]').nth(1)).toContainText('is not in the catalogue');
+
+	// One click puts the nearest name in.
+	await page.locator('[data-line]').nth(2).getByRole('button', { name: 'Barbell bench press' }).click();
+	await expect(page.locator('[data-line]').nth(2)).not.toContainText('is not in the catalogue');
+});
+
+test('200 kB of text gets a plain answer and stays where it was typed', async ({ page }) => {
+	await signIn(page);
+	await open(page, 'Tomas Brevik', 'Bench');
+	await page.getByRole('button', { name: 'Edit text' }).click();
+	const text = page.getByLabel('Gym programme');
+	// Put in as a paste does it, at once: typing it through the browser's driver takes minutes.
+	await text.evaluate((area: HTMLTextAreaElement) => {
+		area.value = 'Bench press 3 x 8 @ 60 kg\n'.repeat(8000);
+		area.dispatchEvent(new Event('input', { bubbles: true }));
+	});
+	await expect(page.getByText(/Paste at most 100,000/)).toBeVisible();
+	await expect(text).toHaveValue(/Bench press/);
+	await text.fill('');
+	await expect(page.getByText('Nothing to rebuild yet')).toBeVisible();
+});
+
+test('a fixture without a height and a plate of 10 tonnes are refused in words', async ({ page }) => {
+	await signIn(page);
+	await open(page, 'Tomas Brevik', 'Home');
+	await page.getByRole('button', { name: 'New fixture' }).click();
+	await page.getByLabel('Name the client uses').fill('Ottoman');
+	await page.getByLabel('Height above the floor').fill('');
+	await page.getByRole('button', { name: 'Keep it' }).click();
+	await expect(page.getByRole('alert')).toContainText('Give the height above the floor');
+	await page.getByRole('button', { name: 'Leave as it was' }).click();
+
+	await page.getByRole('button', { name: 'Fixed weights' }).click();
+	await page.getByLabel(/^Weight 1/).fill('10000');
+	await page.getByRole('button', { name: 'Keep it' }).click();
+	await expect(page.getByRole('alert')).toContainText('between 1 g and 500 kg');
+	await page.getByRole('button', { name: 'Leave as it was' }).click();
+	await expect(page.getByText('Dumbbells')).toHaveCount(0);
+});
+
+test('a plan saved elsewhere in the meantime is not overwritten', async ({ page, context }) => {
+	await signIn(page);
+	await open(page, 'Tomas Brevik', 'Bench');
+	await expect(page.locator('[data-line]')).toHaveCount(6);
+	const other = await context.newPage();
+	await other.goto(page.url());
+	await other.getByRole('button', { name: 'Save plan' }).click();
+	await expect(other.getByRole('button', { name: 'Saved' })).toBeVisible();
+	await page.getByRole('button', { name: 'Save plan' }).click();
+	await expect(page.getByRole('alert')).toContainText('saved elsewhere in the meantime');
+	await page.getByRole('button', { name: 'Load the newer one' }).click();
+	await expect(page.getByRole('alert')).toHaveCount(0);
+});

@@ -1,0 +1,27 @@
+import { expect, test } from './fixtures';
+
+test('an empty start leads to the first account, a first client and a first home', async ({ page }, info) => {
+	await page.goto(`http://127.0.0.1:${info.config.metadata.emptyPort}/`);
+	await expect(page.getByRole('heading', { name: 'Make the first account' })).toBeVisible();
+	await page.getByLabel('Your name').fill('Odile Marchetti');
+	await page.getByLabel('Address').fill('odile@example.org');
+	await page.getByLabel('Password').fill('short');
+	await page.getByRole('button', { name: 'Make it and start' }).click();
+	await expect(page.getByRole('alert')).toContainText('at least 10 characters');
+	await page.getByLabel('Password').fill('long enough to keep');
+	await page.getByRole('button', { name: 'Make it and start' }).click();
+
+	await page.getByRole('link', { name: 'Add the first client' }).click();
+	await page.getByLabel('Name').fill('Bram Okonkwo');
+	await page.getByRole('button', { name: 'Add, then describe the home' }).click();
+	await page.getByRole('button', { name: 'Handles and plates' }).click();
+	await page.getByRole('button', { name: 'Keep it' }).click();
+	await expect(page.getByText(/loads, \d/).first()).toBeVisible();
+
+	// No lift is known: the bench says so and still rebuilds.
+	await page.getByRole('link', { name: 'Bench' }).click();
+	await page.getByLabel('Gym programme').fill('Goblet squat 3 x 10');
+	await page.getByRole('button', { name: 'Rebuild for this home' }).click();
+	await expect(page.getByText('No lift of this client is known')).toBeVisible();
+	await expect(page.locator('[data-line]')).toHaveCount(1);
+});

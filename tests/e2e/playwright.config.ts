@@ -1,0 +1,53 @@
+import { defineConfig } from '@playwright/test';
+
+const port = Number(process.env.E2E_PORT ?? 5187);
+const emptyPort = port + 1;
+
+/** A real server on its own data, its clock started at a fixed instant. */
+function server(at: number, data: string, demo: boolean) {
+	return {
+		command: `rm -rf ${data} && dotnet ../../artifacts/bin/Ingegno.Server/release/Ingegno.Server.dll --urls http://127.0.0.1:${at}`,
+		url: `http://127.0.0.1:${at}/api/session`,
+		reuseExistingServer: false,
+		timeout: 60_000,
+		env: {
+			INGEGNO_DATA: data,
+			INGEGNO_DEMO: demo ? '1' : '0',
+			INGEGNO_NOW: '2026-11-23T09:00:00Z',
+			ASPNETCORE_WEBROOT: new URL('../../web/build', import.meta.url).pathname
+		}
+	};
+}
+
+export default defineConfig({
+	testDir: '.',
+	workers: 1,
+	fullyParallel: false,
+	retries: 0,
+	timeout: 60_000,
+	reporter: [['list']],
+	use: {
+		baseURL: `http://127.0.0.1:${port}`,
+		viewport: { width: 1280, height: 800 },
+		locale: 'en-GB',
+		timezoneId: 'UTC',
+		trace: 'off',
+		launchOptions: {
+			executablePath: '/usr/bin/chromium',
+			args: [
+				'--no-sandbox',
+				'--disable-gpu',
+				'--disable-quic',
+				'--no-first-run',
+				'--disable-background-networking',
+				'--disable-component-update',
+				'--disable-sync'
+			]
+		}
+	},
+	webServer: [
+		server(port, 'test-results/data-demo', true),
+		server(emptyPort, 'test-results/data-empty', false)
+	],
+	metadata: { emptyPort }
+});
