@@ -19,7 +19,7 @@ public sealed record DoseWish(Mass? Load = null, int? Repetitions = null, Tempo?
 /// </summary>
 public static class DoseSearch
 {
-    /// <summary>Reserves above this are read as a part of the way to failure, so that an easy set stays easy with a light load.</summary>
+    /// <summary>Reserve beyond this is kept in proportion to the way to failure, so that an easy set stays easy with a light load.</summary>
     private const double EasyReserve = 4;
 
     /// <summary>Effective repetitions that must be gained before sets are given different counts.</summary>
@@ -169,9 +169,9 @@ public static class DoseSearch
         private bool IsPossible(SetPlan plan)
         {
             var forecast = plan.Forecast(effort);
-            double wanted = reserveWanted <= EasyReserve
-                ? reserveWanted
-                : forecast[^1].ToFailure * reserveWanted / Math.Max(intent.LastToFailure, reserveWanted);
+            double easy = Math.Max(0, reserveWanted - EasyReserve);
+            double wanted = reserveWanted - easy
+                + (easy * forecast[^1].ToFailure / Math.Max(intent.LastToFailure, reserveWanted));
             return forecast.All(s => s.Reserve >= -1e-9) && forecast[^1].Reserve >= wanted - ReserveRounding;
         }
 
@@ -221,12 +221,13 @@ public static class DoseSearch
         private Bridge BridgeTo(SetPlan plain, SetPlan chosen, ImmutableArray<ForecastSet> forecast)
         {
             var asWritten = Plan(plain.Tempo, Math.Min(intent.Repetitions[^1], chosen.Repetitions[^1]));
-            double byLoad = Math.Min(intent.Effective, Effective(asWritten));
-            double byRepetitions = Math.Max(byLoad, Effective(plain));
             double given = forecast.Sum(s => s.Effective);
-            var parts = ImmutableArray.CreateBuilder<BridgePart>();
-            parts.Add(new(Measure.Load, Math.Min(byLoad, given), LoadWords()));
             int more = chosen.Repetitions.Max() - intent.Repetitions.Max();
+            bool loadAlone = more <= 0 && chosen.Tempo == plain.Tempo;
+            double byLoad = loadAlone ? given : Math.Min(Effective(asWritten), given);
+            double byRepetitions = Math.Max(byLoad, Effective(plain));
+            var parts = ImmutableArray.CreateBuilder<BridgePart>();
+            parts.Add(new(Measure.Load, byLoad, LoadWords()));
             if (more > 0 && chosen.Tempo == plain.Tempo)
             {
                 parts.Add(new(Measure.Repetitions, Math.Max(0, given - byLoad), Repetitions(more)));

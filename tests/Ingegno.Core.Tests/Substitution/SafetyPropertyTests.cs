@@ -1,0 +1,159 @@
+using Ingegno.Core.Anatomy;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Loads;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
+using Ingegno.Core.Substitution;
+
+namespace Ingegno.Core.Tests.Substitution;
+
+/// <summary>
+/// Generated clients, homes and lines; an independent reading of the rules, sharing no code with the selector, finds
+/// nothing prescribed that breaks room, fixture, kit, screen, joint or house rule.
+/// </summary>
+public class SafetyPropertyTests
+{
+    private static readonly Exercise[] Written = [.. Catalogue.Shipped.Exercises.Where(e => e.Setting != Setting.Home)];
+
+    private static readonly Gen<FixtureCheck?> Checks = Gen.Select(Gen.Int[0, 4], Gen.Int[0, 200], (kind, ago) => kind switch
+    {
+        0 => null,
+        1 => new FixtureCheck(CheckVerdict.Never, People.Today.AddDays(-ago), "coach"),
+        2 => new FixtureCheck(CheckVerdict.NotPassed, People.Today.AddDays(-ago), "coach"),
+        _ => new FixtureCheck(CheckVerdict.Passed, People.Today.AddDays(-ago), "coach"),
+    });
+
+    private static readonly Gen<Fixture> Fixtures = Gen.Select(
+        Gen.Enum<FixtureKind>().Where(k => k != FixtureKind.Wall), Gen.Int[5, 230], Gen.Int[1, 2], Checks, Gen.Int[0, 250], Gen.Int[0, 1_000_000],
+        (kind, height, count, check, bears, id) =>
+            People.Fixture(kind, height / 100.0, count, check, bears < 20 ? null : bears) with { Id = $"{kind}-{id}" });
+
+    private static readonly Gen<Home> Homes = Gen.Select(
+        Gen.Int[160, 300], Gen.Int[100, 400], Gen.Bool, Gen.Bool, Fixtures.Array[0, 5], Gen.Int[0, 2], Gen.Int[0, 20],
+        (headroom, floor, slides, below, fixtures, handles, plates) => new Home
+        {
+            Room = new Room
+            {
+                Headroom = Length.FromCentimetres(headroom),
+                FloorLength = Length.FromCentimetres(floor),
+                FloorSlides = slides,
+                NeighboursBelow = below,
+            },
+            Fixtures = [.. fixtures.DistinctBy(f => f.Id)],
+            Kit = handles == 0 ? [] : [People.Handles(handles, 2, (2.5, plates)), People.Rucksack(1, 25, ("bottle", 1.5, plates))],
+        });
+
+    private static readonly Gen<ClientProfile> Clients = Gen.Select(
+        Gen.Enum<Level>(), Gen.Enum<Sex>(), Gen.Int[45, 130], Gen.Int[150, 200], Gen.Enum<Joint>(), Gen.Int[0, 10], Gen.Enum<Screen>(),
+        (level, sex, mass, stature, joint, pain, screen) => People.Man with
+        {
+            Level = level,
+            Sex = sex,
+            BodyMass = Mass.FromKilograms(mass),
+            Stature = Length.FromCentimetres(stature),
+            SoreJoints = [new Soreness(joint, pain)],
+            Screens = [new Screened(screen, ScreenResult.Failed)],
+        });
+
+    [Fact]
+    public void Nothing_unsafe_or_impossible_is_ever_prescribed() =>
+        Gen.Select(Homes, Clients, Gen.Int[0, Written.Length - 1], Gen.Int[1, 20]).Sample((home, client, which, repetitions) =>
+        {
+            var line = new WrittenLine
+            {
+                Number = 1,
+                Text = "line",
+                ExerciseName = Written[which].Name,
+                Exercise = Written[which].Id,
+                Sets = [.. Enumerable.Repeat(new SetTarget(CountKind.Repetitions, repetitions, repetitions), 3)],
+            };
+            var session = new WrittenSession("generated", [line]);
+            var rebuilt = new SessionRebuild(client, home, Catalogue.Shipped, HouseRules.Default, People.Today, new WrittenProgramme([session]))
+                .Rebuild(session, []).Lines[0];
+            foreach (var alternative in rebuilt.Alternatives)
+            {
+                Breaches(alternative.Prescription, client, home).ShouldBeEmpty();
+            }
+        });
+
+    /// <summary>The rules read anew from the catalogue data and the prescription's own words.</summary>
+    private static IEnumerable<string> Breaches(Prescription given, ClientProfile client, Home home)
+    {
+        var exercise = Catalogue.Shipped[given.Exercise];
+        double stature = client.Stature.Metres;
+        if (exercise.Setting == Setting.Gym || exercise.OffByDefault is not null)
+        {
+            yield return "needs the gym or is off";
+        }
+
+        if (exercise.Room.HeadroomOfStature.Fraction * stature > home.Room.Headroom!.Value.Metres + 1e-9
+            || exercise.Room.FloorOfStature.Fraction * stature > home.Room.FloorLength!.Value.Metres + 1e-9
+            || (exercise.Room.SlidingFloor && !home.Room.FloorSlides)
+            || (exercise.Room.Noise == Noise.Loud && home.Room.NeighboursBelow))
+        {
+            yield return "room";
+        }
+
+        if (exercise.Screens.Contains(client.Screens[0].Screen))
+        {
+            yield return "screen";
+        }
+
+        var sore = client.SoreJoints[0];
+        int stress = exercise.Joints.Where(j => j.Joint == sore.Joint).Select(j => j.Level).DefaultIfEmpty(0).Max();
+        if ((sore.Pain > 5 && stress > 0) || (sore.Pain >= 3 && stress >= 2))
+        {
+            yield return "joint";
+        }
+
+        foreach (string breach in FixtureBreaches(given, exercise, client, home))
+        {
+            yield return breach;
+        }
+
+        if (given.Load > Mass.Zero && (given.Kit is null || !exercise.Holds.Contains(given.Hold!.Value)))
+        {
+            yield return "a load nobody can hold";
+        }
+
+        if (given.Hold == Hold.Pair && home.Kit.OfType<PlateLoadedHandles>().All(k => k.Handles < 2))
+        {
+            yield return "half a pair";
+        }
+    }
+
+    private static IEnumerable<string> FixtureBreaches(Prescription given, Exercise exercise, ClientProfile client, Home home)
+    {
+        var needs = exercise.Fixtures.Where(n => !n.Kinds.Contains(FixtureKind.Wall)).ToArray();
+        if (given.Placement.Length < needs.Length)
+        {
+            yield return "a fixture is needed and none is named";
+        }
+
+        foreach (var need in needs)
+        {
+            // The words name role, fixture and height; any fixture of the home that reads so must hold.
+            string role = need.Role == FixtureRole.RearFoot ? "Rear foot" : need.Role == FixtureRole.ShouldersRaised ? "Shoulders" : need.Role.ToString();
+            var named = home.Fixtures.Where(f => given.Placement.Contains($"{role}: {f.Name}, {f.Height.Centimetres:0} cm")).ToArray();
+            if (!named.Any(f => Holds(f, need, given, client)))
+            {
+                yield return $"{role} on something that was not passed, is too weak, or of the wrong height";
+            }
+        }
+    }
+
+    private static bool Holds(Fixture fixture, FixtureNeed need, Prescription given, ClientProfile client)
+    {
+        bool passed = fixture.Check is { Verdict: CheckVerdict.Passed } check && check.On.AddDays(90) >= People.Today;
+        double height = fixture.Height.Metres / client.Stature.Metres;
+        bool rightHeight = height >= need.LowestOfStature.Fraction - 1e-9 && height <= need.HighestOfStature.Fraction + 1e-9;
+        bool hangs = fixture.Kind is FixtureKind.Rail or FixtureKind.PullUpBar or FixtureKind.DoorAnchor or FixtureKind.Post;
+        double most = fixture.Bears?.Kilograms ?? (hangs ? 0 : 110);
+        double factor = need.Motion switch { FixtureMotion.Still => 1, FixtureMotion.Moving => 1.3, _ => 2 };
+        double least = need.Bears is { } bears ? bears.Fraction * (client.BodyMass + given.Load).Kilograms * factor / need.Count : 0;
+        return passed && rightHeight && need.Kinds.Contains(fixture.Kind) && fixture.Count >= need.Count && least <= most + 1e-6 && most > 0;
+    }
+}
