@@ -7,10 +7,20 @@ public static class NameMatch
 {
     private static readonly Dictionary<string, string> Abbreviations = new(StringComparer.Ordinal)
     {
-        ["db"] = "dumbbell", ["bb"] = "barbell", ["kb"] = "kettlebell", ["rdl"] = "romanian deadlift",
-        ["ohp"] = "overhead press", ["1"] = "one", ["single"] = "one", ["pushup"] = "push up",
-        ["pullup"] = "pull up", ["chinup"] = "chin up", ["situp"] = "sit up", ["stepup"] = "step up",
-        ["pulldown"] = "pull down", ["2"] = "two",
+        ["db"] = "dumbbell",
+        ["bb"] = "barbell",
+        ["kb"] = "kettlebell",
+        ["rdl"] = "romanian deadlift",
+        ["ohp"] = "overhead press",
+        ["1"] = "one",
+        ["single"] = "one",
+        ["pushup"] = "push up",
+        ["pullup"] = "pull up",
+        ["chinup"] = "chin up",
+        ["situp"] = "sit up",
+        ["stepup"] = "step up",
+        ["pulldown"] = "pull down",
+        ["2"] = "two",
     };
 
     /// <summary>Every normalised name an exercise is found by, each once.</summary>

@@ -15,7 +15,10 @@ public sealed class PreparedHome(Home home, DateOnly today)
     /// <summary>A wall is everywhere and needs no entry.</summary>
     private static readonly Fixture Wall = new()
     {
-        Id = "wall", Name = "Wall", Kind = FixtureKind.Wall, Height = Length.FromMetres(2),
+        Id = "wall",
+        Name = "Wall",
+        Kind = FixtureKind.Wall,
+        Height = Length.FromMetres(2),
     };
 
     public Home Home { get; } = home;

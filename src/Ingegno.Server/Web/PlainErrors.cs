@@ -15,7 +15,8 @@ internal sealed partial class PlainErrors(IProblemDetailsService problems, ILogg
             BadHttpRequestException { InnerException: JsonException json } => Unreadable(json),
             BadHttpRequestException { StatusCode: 413 } => new ProblemDetails
             {
-                Status = 413, Title = "That is more than can be sent at once: split it into smaller parts.",
+                Status = 413,
+                Title = "That is more than can be sent at once: split it into smaller parts.",
             },
             BadHttpRequestException bad => new ProblemDetails { Status = bad.StatusCode, Title = "The request could not be read.", Detail = bad.Message },
             _ => null,
@@ -25,7 +26,8 @@ internal sealed partial class PlainErrors(IProblemDetailsService problems, ILogg
             Unexpected(log, exception, context.Request.Path);
             problem = new ProblemDetails
             {
-                Status = 500, Title = "Something went wrong here, not with what you typed. Nothing was changed; try again.",
+                Status = 500,
+                Title = "Something went wrong here, not with what you typed. Nothing was changed; try again.",
             };
         }
 

@@ -1,0 +1,4 @@
+using BenchmarkDotNet.Running;
+using Ingegno.Benchmarks;
+
+BenchmarkSwitcher.FromTypes([typeof(LadderBenchmarks), typeof(RebuildBenchmarks)]).Run(args);

@@ -1,0 +1,78 @@
+using BenchmarkDotNet.Attributes;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Quantities;
+using Ingegno.Core.Substitution;
+using Ingegno.Formats.ProgrammeText;
+
+namespace Ingegno.Benchmarks;
+
+/// <summary>Goal: one six-line session rebuilt, from text to alternatives, under 20 ms.</summary>
+[MemoryDiagnoser]
+public class RebuildBenchmarks
+{
+    private const string Text = """
+        Saturday, legs and press
+        Front squat 4 x 6 @ 72.5 kg, rest 3:00
+        Push press 5 x 4 @ 80 %, rest 2:30
+        B1 Seated cable row 3 x 10 @ 45 kg, rest 0:30
+        B2 Leg extension 3 x 14 RPE 8, rest 1:00
+        C1 Dead bug 3 x 8 each side, rest 0:20
+        C2 Hammer curl 3 x 13 @ 9 kg, rest 1:00
+        """;
+
+    private static readonly DateOnly Today = new(2026, 11, 23);
+
+    private static readonly FixtureCheck Passed = new(CheckVerdict.Passed, Today, "coach");
+
+    private readonly ClientProfile _client = new()
+    {
+        Name = "Somebody",
+        BodyMass = Mass.FromKilograms(66),
+        Stature = Length.FromMetres(1.71),
+        Lifts = [new KnownLift("front-squat", Mass.FromKilograms(72.5), 6, 1), new KnownLift("overhead-press", Mass.FromKilograms(37.5), 6, 1)],
+    };
+
+    private readonly Home _home = new()
+    {
+        Room = new Room { Headroom = Length.FromMetres(1.83), FloorLength = Length.FromMetres(3.1), FloorSlides = true },
+        Fixtures =
+        [
+            new Fixture { Id = "step", Name = "Step", Kind = FixtureKind.Step, Height = Length.FromMetres(0.21), Check = Passed },
+            new Fixture { Id = "berth", Name = "Berth", Kind = FixtureKind.Bed, Height = Length.FromMetres(0.44), Check = Passed },
+            new Fixture { Id = "table", Name = "Table", Kind = FixtureKind.Table, Height = Length.FromMetres(0.72), Check = Passed },
+        ],
+        Kit =
+        [
+            new PlateLoadedHandles
+            {
+                Id = "handles",
+                Name = "Two handles",
+                PlatesPerEnd = 2,
+                Plates = [new Plates(Mass.FromKilograms(1.25), 4), new Plates(Mass.FromKilograms(2.5), 8)],
+            },
+            new Container
+            {
+                Id = "rucksack",
+                Name = "Rucksack",
+                OwnMass = Mass.FromKilograms(0.9),
+                MostInAll = Mass.FromKilograms(15),
+                Contents = [new Content("big bottle", Mass.FromGrams(1530), 6), new Content("book", Mass.FromGrams(860), 3), new Content("small bottle", Mass.FromGrams(530), 4)],
+            },
+        ],
+    };
+
+    /// <summary>Everything anew, home ladders and strength anchors included: what one key on the bench costs.</summary>
+    [Benchmark(Baseline = true)]
+    public int Session()
+    {
+        var read = ProgrammeReader.Read(Text, Catalogue.Shipped, MassUnit.Kilogram);
+        var rebuild = new SessionRebuild(_client, _home, Catalogue.Shipped, HouseRules.Default, Today, read.Programme);
+        return rebuild.Rebuild(read.Programme.Sessions[0], []).Lines.Length;
+    }
+
+    [Benchmark]
+    public int ReadText() => ProgrammeReader.Read(Text, Catalogue.Shipped, _client.Unit).Programme.Sessions.Length;
+}
