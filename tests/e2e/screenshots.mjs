@@ -1,0 +1,74 @@
+// Makes docs/screenshots anew from the demo data: npm run screenshots (after ./test or ./demo has built everything).
+import { spawn } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { chromium } from '@playwright/test';
+
+const root = fileURLToPath(new URL('../../', import.meta.url));
+const port = await new Promise((resolve) => {
+	const probe = createServer().listen(0, '127.0.0.1', () => {
+		const { port } = probe.address();
+		probe.close(() => resolve(port));
+	});
+});
+const base = `http://127.0.0.1:${port}`;
+const server = spawn('dotnet', [join(root, 'artifacts/bin/Ingegno.Server/release/Ingegno.Server.dll'), '--urls', base], {
+	env: {
+		...process.env,
+		INGEGNO_DATA: mkdtempSync(join(tmpdir(), 'ingegno-pictures-')),
+		INGEGNO_DEMO: '1',
+		INGEGNO_NOW: '2026-11-23T09:00:00Z',
+		ASPNETCORE_WEBROOT: join(root, 'web/build')
+	},
+	stdio: 'ignore'
+});
+
+const browser = await chromium.launch({
+	executablePath: '/usr/bin/chromium',
+	args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync']
+});
+try {
+	for (let tries = 0; tries < 100 && !(await fetch(`${base}/api/session`).catch(() => null))?.ok; tries++) {
+		await new Promise((resolve) => setTimeout(resolve, 200));
+	}
+	const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', timezoneId: 'UTC' });
+	await page.goto(`${base}/sign-in`);
+	await page.evaluate(() => localStorage.setItem('ingegno-theme', 'day'));
+	await page.getByLabel('Address').fill('coach@lockside.example');
+	await page.getByLabel('Password').fill('floor-torn-up');
+	await page.getByRole('button', { name: 'Sign in' }).click();
+	await page.getByRole('heading', { name: 'Desk' }).waitFor();
+	const rows = await (await page.request.get(`${base}/api/desk`)).json();
+	const at = (name, view) => `${base}/clients/${rows.find((row) => row.name.startsWith(name)).id}/${view}`;
+
+	await picture('home', at('Maren', 'home'));
+	await picture('bench', at('Maren', 'bench'), async () => {
+		await page.locator('[data-line]').nth(1).click();
+	});
+	await page.keyboard.press('s');
+	await page.getByRole('button', { name: 'Saved' }).waitFor();
+	await picture('sheet', at('Maren', 'sheet'));
+	await picture('log', at('Maren', 'log'), async () => {
+		for (const done of (await page.getByRole('button', { name: 'done as prescribed' }).all()).slice(0, 4)) await done.click();
+		await page.getByRole('button', { name: 'Keep this day' }).click();
+		await page.getByText('Kept for').waitFor();
+	});
+	await picture('desk', `${base}/`);
+	await page.evaluate(() => localStorage.setItem('ingegno-theme', 'night'));
+	await picture('bench-night', at('Tomas', 'bench'));
+
+	async function picture(name, url, prepare = async () => {}) {
+		await page.goto(url);
+		await page.waitForLoadState('networkidle');
+		await prepare();
+		await page.waitForLoadState('networkidle');
+		await page.evaluate(() => document.fonts.ready);
+		await page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`) });
+	}
+} finally {
+	await browser.close();
+	server.kill();
+}
