@@ -12,7 +12,7 @@ namespace Ingegno.Core.Progression;
 /// <summary>What to do with a line next week.</summary>
 public enum StepKind
 {
-    /// <summary>Pain over 5: the exercise stops and is swapped.</summary>
+    /// <summary>Pain over 5, or a set-up that does not stand any more: the line stops and is rebuilt.</summary>
     Stop,
 
     /// <summary>The same again.</summary>
@@ -80,6 +80,11 @@ public static class NextStep
             ? MoreRepetitions(line, rules.RepetitionCap, rules, "this is the heaviest load here")
             : RungStep(line, exercise, effort, implement, rung, client, anchor, rules, sessions);
     }
+
+    /// <summary>A line that may not be trained as it was planned, whatever was logged on it.</summary>
+    /// <param name="against">Why, at least one reason.</param>
+    public static Step NotAsPlanned(Prescription line, IReadOnlyList<string> against) =>
+        new(StepKind.Stop, $"Do not train {Lower(line.Name)} as planned: {string.Join("; ", against)}. Rebuild this line.", [], null);
 
     private static Step? Pain(Prescription line, SetLog[] last)
     {

@@ -4,9 +4,11 @@ using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Progression;
 using Ingegno.Core.Substitution;
 using Ingegno.Formats.ProgrammeText;
 using Ingegno.Server.Accounts;
+using Ingegno.Server.Log;
 using Ingegno.Server.Web;
 using Ingegno.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -22,7 +24,11 @@ public sealed record BenchView(
     ImmutableArray<RebuiltSession> Sessions, ImmutableArray<TextProblem> Problems, bool AllGuessed);
 
 /// <summary>A saved plan with the version it was read at.</summary>
-public sealed record PlanView(Plan Plan, long Version);
+/// <param name="Stopped">Lines that may not be trained as saved, each with its reason: pain, or a set-up that does not stand any more.</param>
+public sealed record PlanView(Plan Plan, long Version, ImmutableArray<StoppedLine> Stopped);
+
+/// <summary>A line not to be trained until the coach has rebuilt it.</summary>
+public sealed record StoppedLine(int Line, string Reason);
 
 /// <summary>What to save, and the version it was made on; 0 for a first save.</summary>
 public sealed record PlanForm(string Text, ImmutableArray<LineChoice> Choices, long Version);
@@ -53,16 +59,20 @@ internal static class BenchEndpoints
     }
 
     private static async Task<Results<Ok<PlanView>, ProblemHttpResult>> FindAsync(
-        string id, ClaimsPrincipal user, Storage.Clients clients, Plans plans)
+        string id, ClaimsPrincipal user, Storage.Clients clients, Plans plans, SetLogs logs, TimeProvider clock)
     {
         string coach = user.CoachId();
-        if (await clients.FindAsync(coach, id) is null)
+        if (await clients.FindAsync(coach, id) is not { } client || await clients.HomeAsync(coach, id) is not { } home)
         {
             return Answers.Missing("client");
         }
 
         var plan = await plans.FindAsync(coach, id);
-        return TypedResults.Ok(new PlanView(plan.Value, plan.Version));
+        var steps = NextSteps.For(client.Profile, home.Value, plan.Value, await logs.OfClientAsync(coach, id), Today.ByThe(clock));
+        return TypedResults.Ok(new PlanView(
+            plan.Value,
+            plan.Version,
+            [.. steps.Where(s => s.Step?.Kind == StepKind.Stop).Select(s => new StoppedLine(s.Line, s.Step!.Sentence))]));
     }
 
     /// <summary>Works the plan out anew from text and choices, so that what is saved is what the engine says, and freezes it.</summary>
@@ -86,7 +96,7 @@ internal static class BenchEndpoints
 
         var plan = new Plan(form.Text, form.Choices, [.. view.Sessions.Select(Frozen)], clock.GetUtcNow());
         var result = await plans.SaveAsync(user.CoachId(), id, plan, form.Version);
-        return result.Saved ? TypedResults.Ok(new PlanView(plan, result.Version)) : Answers.Stale();
+        return result.Saved ? TypedResults.Ok(new PlanView(plan, result.Version, [])) : Answers.Stale();
     }
 
     private static async Task<BenchView?> RebuiltAsync(

@@ -12,7 +12,7 @@ namespace Ingegno.Server.Log;
 
 /// <summary>A line of the plan with what was logged on it and what comes next.</summary>
 /// <param name="Logs">Sets of this line's exercise, newest day first.</param>
-/// <param name="Step">Null when nothing was logged at this prescription.</param>
+/// <param name="Step">Null when nothing was logged at this prescription; a stop, logged or not, when it may not be trained as planned.</param>
 public sealed record LineProgress(
     int Line, string Tag, string Session, Prescription Prescription, ImmutableArray<SetLog> Logs, Step? Step);
 
@@ -20,7 +20,7 @@ public sealed record LineProgress(
 internal static class NextSteps
 {
     internal static ImmutableArray<LineProgress> For(
-        ClientProfile client, Home home, Plan plan, IReadOnlyList<SetLog> sets, DateOnly today)
+        ClientProfile client, Home home, Plan plan, IReadOnlyList<SetLog> sets, DateOnly day)
     {
         if (plan.Sessions.IsEmpty)
         {
@@ -28,7 +28,7 @@ internal static class NextSteps
         }
 
         var anchors = StrengthAnchors.Of(client, Catalogue.Shipped);
-        var prepared = new PreparedHome(home, today);
+        var prepared = new PreparedHome(home, day);
         return
         [
             .. from session in plan.Sessions
@@ -43,10 +43,12 @@ internal static class NextSteps
             Step? step = null;
             if (Catalogue.Shipped.Find(prescription.Exercise) is { } exercise)
             {
-                var implement = LineImplement.For(prescription, exercise, client, prepared, HouseRules.Default);
-                step = NextStep.For(
-                    prescription, exercise, implement, client, anchors.For(exercise), HouseRules.Default,
-                    [.. logs.Where(l => l.Load.Grams == prescription.Load.Grams)]);
+                var today = PlannedSetUp.Of(prescription, exercise, client, prepared, HouseRules.Default);
+                step = today.Against.IsEmpty
+                    ? NextStep.For(
+                        prescription, exercise, today.Implement, client, anchors.For(exercise), HouseRules.Default,
+                        [.. logs.Where(l => l.Load.Grams == prescription.Load.Grams)])
+                    : NextStep.NotAsPlanned(prescription, today.Against);
             }
 
             return new(line.Line, line.Tag, session, prescription, logs, step);

@@ -964,6 +964,8 @@ export interface components {
             plan: components["schemas"]["Plan"];
             /** Format: int64 */
             version: number;
+            /** @description Lines that may not be trained as saved, each with its reason: pain, or a set-up that does not stand any more. */
+            stopped: components["schemas"]["StoppedLine"][];
         };
         /**
          * @description Plane of the movement.
@@ -1270,6 +1272,12 @@ export interface components {
             lines: number[];
             /** Format: int64 */
             version: number;
+        };
+        /** @description A line not to be trained until the coach has rebuilt it. */
+        StoppedLine: {
+            /** Format: int32 */
+            line: number;
+            reason: string;
         };
         /** @description An estimated maximum with how far it may be off. */
         StrengthAnchor: {

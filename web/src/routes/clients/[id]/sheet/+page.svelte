@@ -3,6 +3,7 @@
 
 	let { data } = $props();
 	const plan = $derived(data.plan.plan);
+	const stopped = $derived(new Map(data.plan.stopped.map((line) => [line.line, line.reason])));
 	const profile = $derived(data.client.profile);
 	const cautions = $derived([
 		...new Set(plan.sessions.flatMap((s) => s.lines.flatMap((line) => line.prescription?.cautions ?? [])))
@@ -57,7 +58,13 @@
 						<tbody>
 							{#each session.lines as line (line.line)}
 								<tr class="border-base-300 break-inside-avoid border-b align-top">
-									{#if line.prescription}
+									{#if stopped.has(line.line)}
+										<td class="py-1">{line.tag}</td>
+										<td class="py-1" colspan="3">
+											<b class="font-display text-[15px]"><s>{line.prescription?.name ?? line.written}</s></b>
+											<div class="font-semibold">{stopped.get(line.line)}</div>
+										</td>
+									{:else if line.prescription}
 										{@const p = line.prescription}
 										<td class="py-1 font-semibold">{line.tag}</td>
 										<td class="py-1 pr-3">

@@ -1,0 +1,67 @@
+using Ingegno.Core.Anatomy;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Loads;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
+using Ingegno.Core.Substitution;
+
+namespace Ingegno.Core.Tests.Substitution;
+
+/// <summary>A saved plan is frozen, a home is not.</summary>
+public class PlannedSetUpTests
+{
+    private static readonly Exercise Split = People.Exercise("rear-foot-raised-split-squat");
+
+    private static readonly Fixture Chair = People.Fixture(FixtureKind.Chair, 0.45, check: People.Passed);
+
+    private static readonly Home Home = new() { Fixtures = [Chair], Kit = [People.Rucksack(1, 12, ("bottle", 1.5, 6))] };
+
+    private static readonly Prescription Line = new()
+    {
+        Exercise = Split.Id,
+        Name = Split.Name,
+        Count = CountKind.Repetitions,
+        Counts = [10, 10, 10],
+        TopOfRange = 10,
+        PerSide = true,
+        Load = Mass.FromKilograms(10),
+        Kit = "rucksack",
+        Hold = Hold.OnBack,
+        LoadInWords = "",
+        Tempo = Tempo.Reference,
+        Rest = Duration.FromSeconds(90),
+        Geometry = new(),
+    };
+
+    private static PlannedSetUp Today(Home home, ClientProfile? client = null) =>
+        PlannedSetUp.Of(Line, Split, client ?? People.Man, new PreparedHome(home, People.Today), HouseRules.Default);
+
+    [Fact]
+    public void Stands_while_nothing_changed()
+    {
+        Today(Home).Against.ShouldBeEmpty();
+        Today(Home).Implement!.KitId.ShouldBe("rucksack");
+    }
+
+    public static TheoryData<string, Home> Changes() => new()
+    {
+        { "ran out", Home with { Fixtures = [Chair with { Check = People.Passed with { On = People.Today.AddDays(-100) } }] } },
+        { "did not pass", Home with { Fixtures = [Chair with { Check = new FixtureCheck(CheckVerdict.NotPassed, People.Today, "coach") }] } },
+        { "never", Home with { Fixtures = [Chair with { Check = new FixtureCheck(CheckVerdict.Never, People.Today, "coach") }] } },
+        { "needs a", Home with { Fixtures = [] } },
+        { "cannot be built", Home with { Kit = [People.Rucksack(1, 12, ("bottle", 1.5, 2))] } },
+        { "cannot be built", Home with { Fixtures = [Chair with { Bears = Mass.FromKilograms(28) }] } },
+    };
+
+    [Theory]
+    [MemberData(nameof(Changes))]
+    public void Falls_when_the_home_no_longer_gives_it(string says, Home home) =>
+        Today(home).Against.ShouldHaveSingleItem().ShouldContain(says);
+
+    [Fact]
+    public void Falls_when_the_joint_it_loads_got_sore() =>
+        Today(Home, People.Man with { SoreJoints = [new Soreness(Joint.Knee, 4)] }).Against.ShouldHaveSingleItem().ShouldContain("knee");
+}
