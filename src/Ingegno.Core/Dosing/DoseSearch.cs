@@ -25,8 +25,8 @@ public static class DoseSearch
     /// <summary>Effective repetitions that must be gained before sets are given different counts.</summary>
     private const double WorthUnequalSets = 1.5;
 
-    /// <summary>A quarter of a repetition is within the rounding of anybody's own estimate of reserve.</summary>
-    private const double ReserveRounding = 0.25;
+    /// <summary>Reserve is met to the nearest whole repetition; nobody judges it finer. A beginner's floor is never rounded.</summary>
+    private const double ReserveRounding = 0.5;
 
     /// <summary>The best dose, or null when not one repetition is possible or the ladder is empty.</summary>
     public static Dose? Find(
@@ -43,7 +43,8 @@ public static class DoseSearch
             return null;
         }
 
-        var search = new LineSearch(intent, effort, rung, rules, ReserveWanted(intent, rules, level), wish);
+        double least = level == Level.Beginner ? rules.BeginnerReserve : 0;
+        var search = new LineSearch(intent, effort, rung, rules, least, wish);
         return search.Best();
     }
 
@@ -70,13 +71,11 @@ public static class DoseSearch
         double EquivalentOf(Rung rung) => effort.EquivalentOf(effort.DemandOf(rung.Load)).Value;
     }
 
-    private static double ReserveWanted(Intent intent, HouseRules rules, Level level) =>
-        level == Level.Beginner ? Math.Max(rules.BeginnerReserve, intent.Reserve) : intent.Reserve;
-
     /// <summary>The search on one rung.</summary>
     private sealed class LineSearch(
-        Intent intent, ExerciseEffort effort, Rung rung, HouseRules rules, double reserveWanted, DoseWish wish)
+        Intent intent, ExerciseEffort effort, Rung rung, HouseRules rules, double leastReserve, DoseWish wish)
     {
+        private readonly double _reserveWanted = Math.Max(leastReserve, intent.Reserve);
         private readonly Duration _rest = wish.Rest ?? intent.Rest;
         private readonly Demand _equivalent = effort.EquivalentOf(effort.DemandOf(rung.Load));
 
@@ -100,12 +99,13 @@ public static class DoseSearch
 
         /// <summary>
         /// Equal sets of many light repetitions leave the first ones far from failure. Where that costs effective
-        /// repetitions, each set gets the count that leaves what its gym set left; null when that gains too little.
+        /// repetitions, each set gets the count that leaves what its gym set left, never more than the set before it; null
+        /// when that gains too little.
         /// </summary>
         private SetPlan? SetBySet(SetPlan equal)
         {
             double before = Effective(equal);
-            if (intent.Effective - before < WorthUnequalSets || reserveWanted > EasyReserve)
+            if (intent.Effective - before < WorthUnequalSets || _reserveWanted > EasyReserve)
             {
                 return null;
             }
@@ -113,10 +113,11 @@ public static class DoseSearch
             var plan = equal;
             for (int i = 0; i < plan.Repetitions.Length; i++)
             {
-                double left = Math.Max(intent.Reserves[i], reserveWanted);
+                double left = Math.Max(leastReserve, Math.Max(intent.Reserves[i], _reserveWanted) - ReserveRounding);
                 double toFailure = (plan with { Repetitions = plan.Repetitions[..(i + 1)] }).Forecast(effort)[^1].ToFailure;
-                int count = (int)Math.Floor(toFailure - left + ReserveRounding);
-                plan = plan with { Repetitions = plan.Repetitions.SetItem(i, Math.Clamp(count, 1, rules.RepetitionCap)) };
+                int count = (int)Math.Floor(toFailure - left + 1e-9);
+                int most = i == 0 ? rules.RepetitionCap : plan.Repetitions[i - 1];
+                plan = plan with { Repetitions = plan.Repetitions.SetItem(i, Math.Clamp(count, 1, most)) };
             }
 
             return Effective(plan) - before >= WorthUnequalSets ? plan : null;
@@ -169,10 +170,11 @@ public static class DoseSearch
         private bool IsPossible(SetPlan plan)
         {
             var forecast = plan.Forecast(effort);
-            double easy = Math.Max(0, reserveWanted - EasyReserve);
-            double wanted = reserveWanted - easy
-                + (easy * forecast[^1].ToFailure / Math.Max(intent.LastToFailure, reserveWanted));
-            return forecast.All(s => s.Reserve >= -1e-9) && forecast[^1].Reserve >= wanted - ReserveRounding;
+            double easy = Math.Max(0, _reserveWanted - EasyReserve);
+            double wanted = _reserveWanted - easy
+                + (easy * forecast[^1].ToFailure / Math.Max(intent.LastToFailure, _reserveWanted));
+            return forecast.All(s => s.Reserve >= leastReserve - 1e-9)
+                && forecast[^1].Reserve >= Math.Max(leastReserve, wanted - ReserveRounding) - 1e-9;
         }
 
         /// <summary>The written shape of the sets (10/10/8) is kept in proportion.</summary>

@@ -77,7 +77,8 @@ public static class NextStep
 
         var effort = new ExerciseEffort(exercise, client, anchor, line.Geometry);
         return implement?.Ladder.Above(line.Load) is not { } rung
-            ? MoreRepetitions(line, rules.RepetitionCap, rules, "this is the heaviest load here")
+            ? MoreRepetitions(
+                line, rules.RepetitionCap, rules, line.Load > Mass.Zero ? "this is the heaviest load here" : "nothing can be added to it here")
             : RungStep(line, exercise, effort, implement, rung, client, anchor, rules, sessions);
     }
 

@@ -58,7 +58,7 @@ public static class Gate
         if (exercise.Skill > allowed || exercise.Steadiness > allowed)
         {
             string what = exercise.Skill > allowed ? "skill" : "balance";
-            yield return new(RefusalCause.Skill, $"takes more {what} than a {client.Level.ToString().ToLowerInvariant()} has yet");
+            yield return new(RefusalCause.Skill, $"takes more {what} than {WithArticle(client.Level)} has yet");
         }
     }
 
@@ -76,6 +76,13 @@ public static class Gate
         Level.Beginner => 2,
         Level.Intermediate => 3,
         _ => 4,
+    };
+
+    private static string WithArticle(Level level) => level switch
+    {
+        Level.Beginner => "a beginner",
+        Level.Intermediate => "an intermediate",
+        _ => "an advanced client",
     };
 
     private static string Words(Enum value) =>

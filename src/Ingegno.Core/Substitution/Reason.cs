@@ -46,7 +46,7 @@ public static class Reason
             }
         }
 
-        return candidate.Fit[candidate.Fit.Decisive].Fraction >= Kept ? null : Cost(written, candidate);
+        return candidate.Fit[candidate.Fit.Decisive].Fraction >= Kept ? null : Cost(written, candidate, intent);
     }
 
     /// <summary>Whether the loss waits for a person: effective repetitions open, a load too light to count, another pattern.</summary>
@@ -88,7 +88,7 @@ public static class Reason
         _ => part.Text,
     };
 
-    private static string Cost(Exercise written, Candidate candidate) => candidate.Fit.Decisive switch
+    private static string Cost(Exercise written, Candidate candidate, Intent? intent) => candidate.Fit.Decisive switch
     {
         FitPart.Muscles => $"Shares {candidate.Fit[FitPart.Muscles]} of the muscles.",
         FitPart.Direction => candidate.Exercise.Pattern == written.Pattern
@@ -97,8 +97,8 @@ public static class Reason
         FitPart.Kind => candidate.Exercise.Kind == MovementKind.Compound
             ? "Several joints share the work where one was isolated."
             : "One joint works where several were asked.",
-        FitPart.Dose => candidate.Dose is { } dose && dose.Feasible.Fraction < 0.95
-            ? $"Only {dose.Repetitions.Sum()} of the repetitions asked are possible."
+        FitPart.Dose => candidate.Dose is { } dose && intent is not null && dose.Equivalent >= intent.Equivalent
+            ? $"Heavier than asked: {dose.Repetitions.Sum()} repetitions instead of {intent.Repetitions.Sum()}."
             : "The load stays below what the gym line asks.",
         FitPart.Sides => candidate.Exercise.Sides == Sides.OneAtATime ? "One limb at a time instead of two." : "Both limbs instead of one.",
         FitPart.Range => $"Hardest in the {candidate.Exercise.Range.ToString().ToLowerInvariant()} range, written was the {written.Range.ToString().ToLowerInvariant()} one.",

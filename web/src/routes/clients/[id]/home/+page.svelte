@@ -234,8 +234,8 @@
 	<section class="px-4 py-3" aria-label="Every load this place can make">
 		{#if ladders.length > 0}
 			<div class="text-soft mb-1 text-xs">
-				Every load this place can make, in {unit === 'pound' ? 'pounds' : 'kilograms'}: a tick for each, true
-				to scale
+				Every load this place can make, in {unit === 'pound' ? 'pounds' : 'kilograms'}: a tick for each, all
+				on one scale
 			</div>
 		{/if}
 		{#each ladders as ladder (ladder.implement.kitId + ladder.implement.hold)}

@@ -112,12 +112,12 @@
 									aria-label="{line.prescription.name}, set {i + 1}"
 								>
 									<span class="text-soft w-4 text-xs">{i + 1}</span>
-									<input
-										class="input input-xs w-12 px-1"
-										inputmode="decimal"
-										aria-label="load"
-										bind:value={set.load}
-									/>
+									{#if line.prescription.kit}<input
+											class="input input-xs w-12 px-1"
+											inputmode="decimal"
+											aria-label="load"
+											bind:value={set.load}
+										/>{/if}
 									<input
 										class="input input-xs w-10 px-1 font-semibold"
 										inputmode="numeric"
