@@ -31,7 +31,9 @@ internal static class FitParts
 
     /// <summary>
     /// Repetitions feasible of those asked, times how much of the intent is reached in effective repetitions (one a
-    /// set added on both sides, so that an easy line with hardly any does not turn on crumbs), times how near the demand comes: by its root, as size comes with light loads too, whole where strength is asked.
+    /// set added on both sides, so that an easy line with hardly any does not turn on crumbs), times how near the
+    /// demand comes. Strength (five or fewer) lives on the demand and takes the count by its root; size comes with
+    /// light loads too and takes it the other way round.
     /// </summary>
     private static double DosePart(Intent intent, Dose dose)
     {
@@ -39,7 +41,7 @@ internal static class FitParts
         double reached = Math.Min(1, (dose.Effective + sets) / (intent.Effective + sets));
         double nearness = Math.Min(1, dose.Equivalent.Value / Math.Max(0.05, intent.Equivalent.Value));
         bool strength = intent.Repetitions.Max() <= 5;
-        return dose.Feasible.Fraction * reached * (strength ? nearness : Math.Sqrt(nearness));
+        return dose.Feasible.Fraction * (strength ? Math.Sqrt(reached) * nearness : reached * Math.Sqrt(nearness));
     }
 
     private static double Sides(Sides written, Sides candidate) =>

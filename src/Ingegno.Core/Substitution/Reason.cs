@@ -46,6 +46,11 @@ public static class Reason
             }
         }
 
+        if (candidate.Exercise.Pattern != written.Pattern)
+        {
+            return "Another movement than written: the pattern is lost here.";
+        }
+
         return candidate.Fit[candidate.Fit.Decisive].Fraction >= Kept ? null : Cost(written, candidate, intent);
     }
 
@@ -91,9 +96,7 @@ public static class Reason
     private static string Cost(Exercise written, Candidate candidate, Intent? intent) => candidate.Fit.Decisive switch
     {
         FitPart.Muscles => $"Shares {candidate.Fit[FitPart.Muscles]} of the muscles.",
-        FitPart.Direction => candidate.Exercise.Pattern == written.Pattern
-            ? "Another line of force than written."
-            : "Another movement than written: the pattern is lost here.",
+        FitPart.Direction => "Another line of force than written.",
         FitPart.Kind => candidate.Exercise.Kind == MovementKind.Compound
             ? "Several joints share the work where one was isolated."
             : "One joint works where several were asked.",
