@@ -81,6 +81,18 @@ public sealed class ApiTests(ServerHost host) : IClassFixture<ServerHost>
         JsonNode.Parse(body)!["errors"]!.AsObject().Select(p => p.Key).ShouldContain(key => key.StartsWith(path, StringComparison.Ordinal));
     }
 
+    [Theory]
+    [InlineData("/api/clients", "{}")]
+    [InlineData("/api/clients", "{\"profile\":null}")]
+    [InlineData("/api/clients", "null")]
+    [InlineData("/api/session", "{}")]
+    public async Task A_form_with_its_fields_missing_is_refused_not_a_500(string path, string json)
+    {
+        var coach = await host.CoachAsync();
+        var answer = await coach.PostAsync(path, new StringContent(json, Encoding.UTF8, "application/json"), Stop);
+        answer.StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+    }
+
     [Fact]
     public async Task The_load_ladder_answers_every_load_with_its_recipe()
     {

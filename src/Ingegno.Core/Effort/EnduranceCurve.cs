@@ -9,6 +9,9 @@ namespace Ingegno.Core.Effort;
 /// </summary>
 public sealed class EnduranceCurve
 {
+    /// <summary>Far over the maximum the curve is held just above zero, so that a cost stays a number.</summary>
+    private const double FewestRepetitions = 1e-9;
+
     private readonly double[] _demands;
     private readonly double[] _logRepetitions;
     private readonly Func<double, double>? _factor;
@@ -92,7 +95,8 @@ public sealed class EnduranceCurve
         }
 
         double slope = (_logRepetitions[high] - _logRepetitions[high - 1]) / (_demands[high] - _demands[high - 1]);
-        double repetitions = Math.Exp(_logRepetitions[high - 1] + (slope * (x - _demands[high - 1])));
+        double repetitions = Math.Max(
+            FewestRepetitions, Math.Exp(_logRepetitions[high - 1] + (slope * (x - _demands[high - 1]))));
         return _factor is null ? repetitions : repetitions * _factor(x);
     }
 

@@ -19,6 +19,7 @@ public static class TradeJson
         options.ReadCommentHandling = JsonCommentHandling.Skip;
         options.AllowOutOfOrderMetadataProperties = true;
         options.RespectNullableAnnotations = true;
+        options.RespectRequiredConstructorParameters = true;
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
     }
 

@@ -96,6 +96,9 @@ public sealed record RebuiltLine
     /// <summary>True when a coach chose the exercise by hand.</summary>
     public bool ChosenByHand { get; init; }
 
+    /// <summary>Why the exercise a coach chose by hand is not used any more; null while it is, or none was chosen.</summary>
+    public string? LapsedChoice { get; init; }
+
     /// <summary>Best fit first, the chosen one among them.</summary>
     public ImmutableArray<Alternative> Alternatives { get; init; } = [];
 

@@ -91,7 +91,20 @@ public sealed class SessionRebuild
             chosen = found.Candidates.FirstOrDefault(c => c.Exercise.Id == chosen.Exercise.Id) ?? chosen;
         }
 
-        return Describe(line, written, role, intent, found, chosen, byHand is not null);
+        return Describe(line, written, role, intent, found, chosen, byHand is not null) with
+        {
+            LapsedChoice = choice?.Exercise is { } wanted && byHand is null ? Lapsed(wanted, found) : null,
+        };
+    }
+
+    /// <summary>Homes change after a choice was made: the coach is told, not overruled in silence.</summary>
+    private string Lapsed(string exercise, Choice found)
+    {
+        string name = _catalogue.Find(exercise)?.Name ?? exercise;
+        string reason = found.Refused.FirstOrDefault(r => r.Exercise.Id == exercise) is { } refused
+            ? string.Join("; ", refused.Reasons.Select(r => r.Reason))
+            : "it does not stand in for this line";
+        return $"Your choice, {name}, is not possible here now: {reason}.";
     }
 
     private static DoseWish WishFor(string exercise, LineChoice? choice) =>

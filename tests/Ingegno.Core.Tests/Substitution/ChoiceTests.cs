@@ -183,6 +183,27 @@ public class ChoiceTests
     }
 
     [Fact]
+    public void A_choice_that_is_no_longer_possible_lapses_and_says_why()
+    {
+        var written = Line("lat-pulldown", 3, 8);
+        var session = new WrittenSession("test", [written]);
+        var line = new SessionRebuild(
+            People.Man, At(Ordinary), Catalogue.Shipped, HouseRules.Default, People.Today, new WrittenProgramme([session]))
+            .Rebuild(session, [new LineChoice(1, written.Text, "pull-up")]).Lines[0];
+        line.ChosenByHand.ShouldBeFalse();
+        line.LapsedChoice!.ShouldContain("needs a pull-up bar");
+    }
+
+    [Fact]
+    public void A_load_nobody_lifts_is_answered_with_a_note_and_finite_figures()
+    {
+        var written = Line("lateral-raise", 3, 10) with { Intensity = new Intensity(Load: Mass.FromKilograms(1000)) };
+        var line = Rebuild(written, People.Man.With("lateral-raise", 20, 10), At(Ordinary));
+        line.Intent!.Notes.ShouldContain(n => n.Contains("check the lift", StringComparison.Ordinal));
+        System.Text.Json.JsonSerializer.Serialize(line, TradeJson.Options).Length.ShouldBeGreaterThan(100);
+    }
+
+    [Fact]
     public void The_same_exercise_is_not_given_twice_where_another_fits_nearly_as_well()
     {
         var session = new WrittenSession("test", [Line("barbell-bench-press", 3, 8) with { Number = 1 }, Line("chest-press-machine", 3, 10) with { Number = 2 }]);

@@ -1071,6 +1071,8 @@ export interface components {
             chosen: null | components["schemas"]["Alternative"];
             /** @description True when a coach chose the exercise by hand. */
             chosenByHand: boolean;
+            /** @description Why the exercise a coach chose by hand is not used any more; null while it is, or none was chosen. */
+            lapsedChoice: null | string;
             /** @description Best fit first, the chosen one among them. */
             alternatives: components["schemas"]["Alternative"][];
             refused: components["schemas"]["RefusedAlternative"][];

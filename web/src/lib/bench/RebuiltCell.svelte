@@ -27,6 +27,7 @@
 			{Math.round(prescription.reserve)}{/if}
 	</div>
 	<div class="text-soft line-clamp-2 text-[12.5px] leading-snug">
+		{#if line.lapsedChoice}<span class="text-accent">{line.lapsedChoice}</span>{/if}
 		{chosen.reason}
 		{#if chosen.loss}<span class={chosen.lossMatters ? 'text-accent' : ''}>{chosen.loss}</span>{/if}
 	</div>
