@@ -35,14 +35,14 @@ public static class Reason
                 return $"Too light to build on: demand {dose.Equivalent} counts for endurance, not growth.";
             }
 
+            if (HeavyPracticeLost(dose, intent))
+            {
+                return $"Heavy practice is not kept: demand {dose.Equivalent} where {intent.Equivalent} was asked.";
+            }
+
             if (dose.Bridge.Open >= 1)
             {
                 return $"{dose.Bridge.Open:0} effective reps short of the {dose.Bridge.Asked:0} asked.";
-            }
-
-            if (intent.Repetitions.Max() <= 5 && intent.Equivalent.Value - dose.Equivalent.Value > 0.10)
-            {
-                return $"Heavy practice is not kept: demand {dose.Equivalent} where {intent.Equivalent} was asked.";
             }
         }
 
@@ -54,11 +54,15 @@ public static class Reason
         return candidate.Fit[candidate.Fit.Decisive].Fraction >= Kept ? null : Cost(written, candidate, intent);
     }
 
-    /// <summary>Whether the loss waits for a person: effective repetitions open, a load too light to count, another pattern.</summary>
+    /// <summary>Whether the loss waits for a person: effective repetitions open, a load too light to count or to practise with, another pattern.</summary>
     public static bool LossMatters(Exercise written, Candidate candidate, Intent? intent) =>
         candidate.Exercise.Pattern != written.Pattern
         || (intent is not null && candidate.Dose is { } dose
-            && (dose.Bridge.Open >= 1 || dose.Equivalent < SetForecast.GrowthFloor));
+            && (dose.Bridge.Open >= 1 || dose.Equivalent < SetForecast.GrowthFloor || HeavyPracticeLost(dose, intent)));
+
+    /// <summary>Strength work (five or fewer) done a good step lighter: size may be kept, the practice of heavy loads is not.</summary>
+    private static bool HeavyPracticeLost(Dose dose, Intent intent) =>
+        intent.Repetitions.Max() <= 5 && intent.Equivalent.Value - dose.Equivalent.Value > 0.10;
 
     private static string KeptWords(Exercise written, Fit fit)
     {

@@ -86,6 +86,12 @@
 	</details>
 {/if}
 
+{#if chosen && chosen.prescription.cautions.length > 0}
+	<ul class="border-base-content mt-1 border-l-2 pl-2 text-[12.5px] leading-snug" aria-label="Take care">
+		{#each chosen.prescription.cautions as caution (caution)}<li>{caution}</li>{/each}
+	</ul>
+{/if}
+
 {#if chosen && intent && chosen.ladder.length > 0}
 	<div class="border-base-300 mt-1 border-t pt-1.5">
 		{#if chosen.ladder.length > 1}

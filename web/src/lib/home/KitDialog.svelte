@@ -18,6 +18,15 @@
 	let { item, unit, trouble, onsave, onremove, onclose }: Props = $props();
 	let draft = $state(untrack(() => structuredClone($state.snapshot(item)) as KitItem));
 	let dialog: HTMLDialogElement;
+	/** What the thing is made of: plates, weights or contents, each so many of one mass. */
+	type Piece = { mass: number; count: number; name?: string; litres?: number | null };
+	const pieces: Piece[] = $derived(
+		draft.kind === 'plateLoadedHandles'
+			? draft.plates
+			: draft.kind === 'fixedWeights'
+				? draft.weights
+				: draft.contents
+	);
 
 	$effect(() => dialog.showModal());
 </script>
@@ -89,112 +98,55 @@
 				</tr>
 			</thead>
 			<tbody>
-				{#if draft.kind === 'plateLoadedHandles'}
-					{@const list = draft.plates}
-					{#each list as plate, i (i)}
-						<tr>
-							<td
-								><MassField
-									small
-									label="Plate {i + 1}"
-									kilograms={plate.mass}
-									{unit}
-									onread={(kg) => (plate.mass = kg ?? 0)}
-								/></td
-							>
-							<td
-								><NumberField
-									small
-									label="Plates of kind {i + 1}"
-									value={plate.count}
-									decimals={0}
-									onread={(n) => (plate.count = Math.round(n ?? 0))}
-								/></td
-							>
-							<td
-								><button type="button" class="btn btn-xs btn-ghost" onclick={() => list.splice(i, 1)}
-									>out</button
-								></td
-							>
-						</tr>
-					{/each}
-				{:else if draft.kind === 'fixedWeights'}
-					{@const list = draft.weights}
-					{#each list as weight, i (i)}
-						<tr>
-							<td
-								><MassField
-									small
-									label="Weight {i + 1}"
-									kilograms={weight.mass}
-									{unit}
-									onread={(kg) => (weight.mass = kg ?? 0)}
-								/></td
-							>
-							<td
-								><NumberField
-									small
-									label="How many of weight {i + 1}"
-									value={weight.count}
-									decimals={0}
-									onread={(n) => (weight.count = Math.round(n ?? 0))}
-								/></td
-							>
-							<td
-								><button type="button" class="btn btn-xs btn-ghost" onclick={() => list.splice(i, 1)}
-									>out</button
-								></td
-							>
-						</tr>
-					{/each}
-				{:else}
-					{@const list = draft.contents}
-					{#each list as content, i (i)}
-						<tr>
-							<td
-								><input
+				{#each pieces as piece, i (i)}
+					<tr>
+						{#if piece.name !== undefined}
+							<td>
+								<input
 									class="input input-sm w-full"
 									aria-label="Content {i + 1}"
-									bind:value={content.name}
+									bind:value={piece.name}
 									required
 									maxlength="80"
-								/></td
-							>
-							<td
-								><MassField
-									small
-									label="Mass of content {i + 1}"
-									kilograms={content.mass}
-									{unit}
-									onread={(kg) => (content.mass = kg ?? 0)}
-								/></td
-							>
+								/>
+							</td>
+						{/if}
+						<td
+							><MassField
+								small
+								label="Mass {i + 1}"
+								kilograms={piece.mass}
+								{unit}
+								onread={(kg) => (piece.mass = kg ?? 0)}
+							/></td
+						>
+						<td
+							><NumberField
+								small
+								label="How many of {i + 1}"
+								value={piece.count}
+								decimals={0}
+								onread={(n) => (piece.count = Math.round(n ?? 0))}
+							/></td
+						>
+						{#if piece.litres !== undefined}
 							<td
 								><NumberField
 									small
-									label="How many of content {i + 1}"
-									value={content.count}
-									decimals={0}
-									onread={(n) => (content.count = Math.round(n ?? 0))}
-								/></td
-							>
-							<td
-								><NumberField
-									small
-									label="Litres of content {i + 1}"
-									value={content.litres}
+									label="Litres of {i + 1}"
+									value={piece.litres}
 									decimals={2}
-									onread={(n) => (content.litres = n)}
+									onread={(n) => (piece.litres = n)}
 								/></td
 							>
-							<td
-								><button type="button" class="btn btn-xs btn-ghost" onclick={() => list.splice(i, 1)}
-									>out</button
-								></td
-							>
-						</tr>
-					{/each}
-				{/if}
+						{/if}
+						<td
+							><button type="button" class="btn btn-xs btn-ghost" onclick={() => pieces.splice(i, 1)}
+								>out</button
+							></td
+						>
+					</tr>
+				{/each}
 			</tbody>
 		</table>
 		<button
