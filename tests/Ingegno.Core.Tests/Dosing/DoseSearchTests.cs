@@ -167,4 +167,53 @@ public class DoseSearchTests
         dose.Tempo.ShouldBe(new Tempo(4, 1, 1, 0));
         dose.Rest.Seconds.ShouldBe(45);
     }
+
+    [Theory]
+    [InlineData("2-0-1-0", true)]
+    [InlineData("5-0-1-0", true)]
+    [InlineData("6-0-1-0", false)]
+    [InlineData("1-3-1-0", true)]
+    [InlineData("1-4-1-0", false)]
+    [InlineData("1-0-1-3", true)]
+    [InlineData("1-0-1-4", false)]
+    [InlineData("1-0-3-0", true)]
+    [InlineData("1-0-4-0", false)]
+    [InlineData("5-0-3-1", true)] // nine seconds
+    [InlineData("5-1-3-1", false)] // ten
+    public void House_rules_bound_each_phase_and_the_whole(string text, bool allowed)
+    {
+        Tempo.TryParse(text, out var tempo).ShouldBeTrue();
+        Rules.Allows(tempo).ShouldBe(allowed);
+    }
+
+    /// <summary>A curl hangs unloaded at the bottom: holding there would carry nothing, so only slower phases are used.</summary>
+    [Fact]
+    public void Pauses_are_added_only_where_the_exercise_is_loaded()
+    {
+        var intent = Read(Line("barbell-curl", 3, 8, new Intensity(Reserve: 1)), People.Man);
+        var curl = Find(intent, "dumbbell-curl", Ladder(7), People.Man)!;
+        curl.Tempo.Seconds.ShouldBeGreaterThan(3);
+        (curl.Tempo.AfterLowering + curl.Tempo.AfterLifting).ShouldBe(0);
+    }
+
+    [Fact]
+    public void A_rung_a_little_over_is_taken_one_far_over_is_not()
+    {
+        var intent = Read(Line("dumbbell-bench-press", 3, 8, new Intensity(Reserve: 2)), People.Man);
+        double asked = intent.Load.Kilograms;
+        Find(intent, "dumbbell-bench-press", Ladder(asked * 0.9, asked * 1.02), People.Man)!.Rung.Load.Kilograms.ShouldBe(asked * 1.02, 1e-9);
+        Find(intent, "dumbbell-bench-press", Ladder(asked * 0.9, asked * 1.2), People.Man)!.Rung.Load.Kilograms.ShouldBe(asked * 0.9, 1e-9);
+        Find(intent, "dumbbell-bench-press", Ladder(asked * 1.1, asked * 1.3), People.Man)!.Rung.Load.Kilograms.ShouldBe(asked * 1.1, 1e-9);
+    }
+
+    [Fact]
+    public void Written_sets_that_differ_keep_their_shape()
+    {
+        var line = Line("dumbbell-bench-press", 3, 8, new Intensity(Reserve: 2)) with
+        {
+            Sets = [new(CountKind.Repetitions, 12, 12), new(CountKind.Repetitions, 10, 10), new(CountKind.Repetitions, 8, 8)],
+        };
+        var intent = Read(line, People.Man);
+        Find(intent, "dumbbell-bench-press", Ladder(intent.Load.Kilograms), People.Man)!.Repetitions.ShouldBe([12, 10, 8]);
+    }
 }
