@@ -1,5 +1,7 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
+using Ingegno.Core.Anatomy;
+using Ingegno.Core.Clients;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Loads;
 using Ingegno.Server.Accounts;
@@ -8,8 +10,8 @@ using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Ingegno.Server.Clients;
 
-/// <summary>A home with the version it was read at and every load it can make.</summary>
-public sealed record HomeView(Home Home, ImmutableArray<HeldImplement> Implements, long Version);
+/// <summary>A home with the version it was read at, every load it can make, and the client's own heights to measure it by.</summary>
+public sealed record HomeView(Home Home, ImmutableArray<HeldImplement> Implements, Landmarks Landmarks, long Version);
 
 /// <summary>A changed home and the version the change was made on.</summary>
 public sealed record HomeForm(Home Home, long Version);
@@ -25,8 +27,8 @@ internal static class HomeEndpoints
 
     private static async Task<Results<Ok<HomeView>, ProblemHttpResult>> FindAsync(
         string id, ClaimsPrincipal user, Storage.Clients clients) =>
-        await clients.HomeAsync(user.CoachId(), id) is { } home
-            ? TypedResults.Ok(View(home.Value, home.Version))
+        await clients.FindAsync(user.CoachId(), id) is { } client && await clients.HomeAsync(user.CoachId(), id) is { } home
+            ? TypedResults.Ok(View(home.Value, client.Profile, home.Version))
             : Answers.Missing("client");
 
     private static async Task<Results<Ok<HomeView>, ValidationProblem, ProblemHttpResult>> SaveAsync(
@@ -38,11 +40,15 @@ internal static class HomeEndpoints
             return Answers.Invalid(problems);
         }
 
+        if (await clients.FindAsync(user.CoachId(), id) is not { } client)
+        {
+            return Answers.Missing("client");
+        }
+
         var result = await clients.SaveHomeAsync(user.CoachId(), id, form.Home, form.Version);
-        return result.Saved ? TypedResults.Ok(View(form.Home, result.Version))
-            : result.Version == 0 ? Answers.Missing("client")
-            : Answers.Stale();
+        return result.Saved ? TypedResults.Ok(View(form.Home, client.Profile, result.Version)) : Answers.Stale();
     }
 
-    private static HomeView View(Home home, long version) => new(home, HomeLadders.Of(home), version);
+    private static HomeView View(Home home, ClientProfile client, long version) =>
+        new(home, HomeLadders.Of(home), new Landmarks(client.Stature), version);
 }

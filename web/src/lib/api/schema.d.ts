@@ -626,10 +626,11 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
-        /** @description A home with the version it was read at and every load it can make. */
+        /** @description A home with the version it was read at, every load it can make, and the client's own heights to measure it by. */
         HomeView: {
             home: components["schemas"]["Home"];
             implements: components["schemas"]["HeldImplement"][];
+            landmarks: components["schemas"]["Landmarks"];
             /** Format: int64 */
             version: number;
         };
@@ -793,6 +794,22 @@ export interface components {
         /** @description Every load a home can make, by implement and hold. */
         LadderView: {
             implements: components["schemas"]["HeldImplement"][];
+        };
+        /**
+         * @description Heights of body landmarks and lengths of segments from stature.
+         *     Source: Drillis and Contini, through Winter (from memory); sternum and overhead reach by common practice.
+         */
+        Landmarks: {
+            stature: components["schemas"]["Length"];
+            knee: components["schemas"]["Length"];
+            hip: components["schemas"]["Length"];
+            /** @description Middle of the breastbone, where the first incline push-up sets the hands (common practice). */
+            sternum: components["schemas"]["Length"];
+            shoulder: components["schemas"]["Length"];
+            /** @description Shoulder to the middle of a closed grip: upper arm, forearm and half a hand. */
+            armToGrip: components["schemas"]["Length"];
+            /** @description Knuckles of a raised arm, standing (common practice). */
+            reach: components["schemas"]["Length"];
         };
         /**
          * Format: double

@@ -1,32 +1,31 @@
 <script lang="ts">
-	import type { ClientProfile, Fixture, Home } from '$lib/api/client';
+	import type { Fixture, Home, HomeView } from '$lib/api/client';
 	import { checkWords } from '$lib/home/words';
 	import { centimetres } from '$lib/units';
 
 	/** The room from the side, to scale: the client, the ceiling, and every fixture at its height. */
 	interface Props {
 		home: Home;
-		client: ClientProfile;
+		landmarks: HomeView['landmarks'];
 		onpick: (fixture: Fixture) => void;
 	}
-	let { home, client, onpick }: Props = $props();
+	let { home, landmarks, onpick }: Props = $props();
 
 	const WIDTH = 640;
 	const HEIGHT = 282;
 	const FLOOR = 268;
 	const headroom = $derived(home.room.headroom ?? 2.4);
-	const tallest = $derived(Math.max(headroom, client.stature * 1.05, ...home.fixtures.map((f) => f.height)));
+	const tallest = $derived(
+		Math.max(headroom, landmarks.stature * 1.05, ...home.fixtures.map((f) => f.height))
+	);
 	const scale = $derived((FLOOR - 26) / tallest);
 	const y = (metres: number) => FLOOR - metres * scale;
 
-	/** Landmarks over stature: Drillis and Contini, through Winter. Drawn only; nothing is computed from them here. */
-	const landmarks = $derived(
-		[
-			{ name: 'shoulder', at: 0.818 },
-			{ name: 'hip', at: 0.53 },
-			{ name: 'knee', at: 0.285 }
-		].map((mark) => ({ ...mark, height: mark.at * client.stature }))
-	);
+	const marks = $derived([
+		{ name: 'shoulder', height: landmarks.shoulder },
+		{ name: 'hip', height: landmarks.hip },
+		{ name: 'knee', height: landmarks.knee }
+	]);
 	const placed = $derived.by(() => {
 		const sorted = [...home.fixtures].sort((a, b) => a.height - b.height);
 		const room = WIDTH - 190 - 16;
@@ -55,19 +54,20 @@
 		{home.room.headroom === null ? 'headroom not measured' : `headroom ${centimetres(headroom)}`}
 	</text>
 	<line x1="16" x2={WIDTH - 12} y1={FLOOR} y2={FLOOR} stroke="currentColor" stroke-width="2" />
-	{#each landmarks as mark (mark.name)}
+	{#each marks as mark (mark.name)}
 		<line x1="92" x2={WIDTH - 12} y1={y(mark.height)} y2={y(mark.height)} stroke="var(--rule)" />
 		<text x="98" y={y(mark.height) - 3} class="fill-soft text-[11px]"
 			>{mark.name} {Math.round(mark.height * 100)}</text
 		>
 	{/each}
 	<g stroke="currentColor" stroke-width="3" fill="none" stroke-linecap="round">
-		<circle cx="70" cy={y(client.stature * 0.935)} r={client.stature * 0.065 * scale} />
+		<circle cx="70" cy={y(landmarks.stature * 0.935)} r={landmarks.stature * 0.065 * scale} />
 		<path
-			d="M70 {y(client.stature * 0.87)}V{y(client.stature * 0.53)}M70 {y(client.stature * 0.53)}L58 {FLOOR -
-				1}M70 {y(client.stature * 0.53)}L82 {FLOOR - 1}M70 {y(client.stature * 0.818)}L52 {y(
-				client.stature * 0.6
-			)}M70 {y(client.stature * 0.818)}L88 {y(client.stature * 0.6)}"
+			d="M70 {y(landmarks.stature * 0.87)}V{y(landmarks.hip)}M70 {y(landmarks.hip)}L58 {FLOOR - 1}M70 {y(
+				landmarks.hip
+			)}L82 {FLOOR - 1}M70 {y(landmarks.shoulder)}L52 {y(landmarks.stature * 0.6)}M70 {y(
+				landmarks.shoulder
+			)}L88 {y(landmarks.stature * 0.6)}"
 		/>
 	</g>
 	{#each placed as { fixture, x, width } (fixture.id)}

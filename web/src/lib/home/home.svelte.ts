@@ -14,6 +14,15 @@ import {
 export class Survey {
 	home = $state.raw<Home>({ name: '', room: emptyRoom(), fixtures: [], kit: [] });
 	implements = $state.raw<HeldImplement[]>([]);
+	landmarks = $state.raw<HomeView['landmarks']>({
+		stature: 1.7,
+		knee: 0,
+		hip: 0,
+		sternum: 0,
+		shoulder: 0,
+		armToGrip: 0,
+		reach: 0
+	});
 	trouble = $state('');
 	refusal = $state.raw<Refusal | null>(null);
 	stale = $state(false);
@@ -98,6 +107,7 @@ export class Survey {
 	#take(view: HomeView) {
 		this.home = view.home;
 		this.implements = view.implements;
+		this.landmarks = view.landmarks;
 		this.#version = view.version;
 	}
 

@@ -142,7 +142,7 @@
 <main class="min-h-0 flex-1 overflow-auto">
 	<div class="grid grid-cols-[600px_minmax(0,1fr)]">
 		<section class="border-base-300 border-b px-3 pt-2" aria-label="Room and fixtures">
-			<Elevation {home} client={data.client.profile} onpick={(picked) => (fixture = picked)} />
+			<Elevation {home} landmarks={survey.landmarks} onpick={(picked) => (fixture = picked)} />
 			<div class="flex flex-wrap items-end gap-x-4 gap-y-2 px-2 pb-3">
 				<div class="w-24">
 					<NumberField
