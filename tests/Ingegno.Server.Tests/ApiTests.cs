@@ -50,7 +50,7 @@ public sealed class ApiTests(ServerHost host) : IClassFixture<ServerHost>
         string policy = answer.Headers.GetValues("Content-Security-Policy").Single();
 
         // sha256 of "start()", by openssl.
-        policy.ShouldContain("'sha256-" + Convert.ToBase64String(System.Security.Cryptography.SHA256.HashData("start()"u8)) + "'");
+        policy.ShouldContain("'sha256-DIm7WJS6ZKDYe5qFLPy+h4JFI9Bol5QmYC57mt3Fb00='");
         policy.ShouldNotContain("unsafe-inline");
         policy.ShouldContain("default-src 'self'");
     }
