@@ -24,8 +24,8 @@ public class LadderBenchmarks
         Name = "Rucksack",
         OwnMass = Mass.FromGrams(950),
         MostInAll = Mass.FromKilograms(20),
-        Litres = 35,
-        Contents = [.. Enumerable.Range(0, 20).Select(i => new Content($"thing {i}", Mass.FromGrams(230 + (170 * i)), 1 + (i % 3), 0.3 + (0.1 * i)))],
+        Volume = Volume.FromLitres(35),
+        Contents = [.. Enumerable.Range(0, 20).Select(i => new Content($"thing {i}", Mass.FromGrams(230 + (170 * i)), 1 + (i % 3), Volume.FromLitres(0.3 + (0.1 * i))))],
     };
 
     [Benchmark]

@@ -37,7 +37,7 @@ public class RebuildBenchmarks
 
     private readonly Home _home = new()
     {
-        Room = new Room { Headroom = Length.FromMetres(1.83), FloorLength = Length.FromMetres(3.1), FloorSlides = true },
+        Room = new Room { Headroom = Length.FromMetres(1.83), FloorLength = Length.FromMetres(3.1), Floors = [FloorKind.Wood] },
         Fixtures =
         [
             new Fixture { Id = "step", Name = "Step", Kind = FixtureKind.Step, Height = Length.FromMetres(0.21), Check = Passed },

@@ -4,8 +4,11 @@ using Ingegno.Server.Accounts;
 using Ingegno.Server.Bench;
 using Ingegno.Server.Clients;
 using Ingegno.Server.Demo;
+using Ingegno.Server.Devices;
 using Ingegno.Server.Engine;
+using Ingegno.Server.Homes;
 using Ingegno.Server.Log;
+using Ingegno.Server.Practices;
 using Ingegno.Server.Web;
 using Ingegno.Storage;
 using Microsoft.AspNetCore.DataProtection;
@@ -25,7 +28,9 @@ internal static class Application
         builder.Services.AddSingleton(settings);
         builder.Services.AddSingleton(settings.Clock);
         builder.Services.AddSingleton(new Database(Path.Combine(settings.DataFolder, "ingegno.db")));
-        builder.Services.AddSingleton<Coaches>().AddSingleton<Storage.Clients>().AddSingleton<Plans>().AddSingleton<SetLogs>();
+        builder.Services.AddSingleton<Coaches>().AddSingleton<Storage.Clients>().AddSingleton<Places>().AddSingleton<Storage.Practices>().AddSingleton<Cases>().AddSingleton<Plans>().AddSingleton<SetLogs>();
+        builder.Services.AddHttpClient();
+        builder.Services.AddSingleton<Devices.Devices>();
         builder.Services.AddSingleton<DemoData>();
         builder.Services.AddSerilog(log => log
             .MinimumLevel.Information()
@@ -69,7 +74,9 @@ internal static class Application
         api.MapAccounts();
         var signedIn = api.MapGroup("").RequireAuthorization();
         signedIn.MapClients();
-        signedIn.MapHomes();
+        signedIn.MapPlaces();
+        signedIn.MapPractice();
+        signedIn.MapDevices();
         signedIn.MapBench();
         signedIn.MapLog();
         signedIn.MapEngine();

@@ -9,7 +9,7 @@ namespace Ingegno.Storage;
 /// <summary>A client of a coach.</summary>
 public sealed record StoredClient(string Id, ClientProfile Profile, long Version);
 
-/// <summary>Clients and their homes. Every query names the coach: nobody reaches another coach's rows.</summary>
+/// <summary>Clients. Every query names the coach: nobody reaches another coach's rows.</summary>
 public sealed class Clients(Database database)
 {
     private sealed record Row(string Id, string Document, long Version);
@@ -37,7 +37,7 @@ public sealed class Clients(Database database)
         return row is null ? null : ToClient(row);
     }
 
-    /// <summary>Adds a client with a home, both or neither.</summary>
+    /// <summary>Adds a client with a first place, both or neither.</summary>
     public async Task AddAsync(string coach, string id, ClientProfile profile, Home home, DateTimeOffset now)
     {
         await using var connection = database.Open();
@@ -46,37 +46,21 @@ public sealed class Clients(Database database)
             "INSERT INTO client (id, coach_id, profile, created_at) VALUES (@id, @coach, @profile, @now)",
             new { id, coach, profile = Json(profile), now = now.ToString("O") }, transaction);
         await connection.ExecuteAsync(
-            "INSERT INTO home (id, coach_id, client_id, document) VALUES (@home, @coach, @id, @document)",
+            "INSERT INTO place (id, coach_id, client_id, position, document) VALUES (@home, @coach, @id, 0, @document)",
             new { home = Guid.CreateVersion7().ToString(), coach, id, document = Json(home) }, transaction);
         await transaction.CommitAsync();
     }
 
-    public Task<SaveResult> SaveAsync(string coach, string id, ClientProfile profile, long version) =>
-        SaveAsync(
+    /// <summary>Saves unless somebody else did meanwhile.</summary>
+    public async Task<SaveResult> SaveAsync(string coach, string id, ClientProfile profile, long version)
+    {
+        await using var connection = database.Open();
+        var values = new { coach, id, version, document = Json(profile) };
+        int changed = await connection.ExecuteAsync(
             "UPDATE client SET profile = @document, row_version = row_version + 1 WHERE coach_id = @coach AND id = @id AND row_version = @version",
-            "SELECT row_version FROM client WHERE coach_id = @coach AND id = @id",
-            coach, id, Json(profile), version);
-
-    public async Task<Versioned<Home>?> HomeAsync(string coach, string client)
-    {
-        await using var connection = database.Open();
-        var row = await connection.QuerySingleOrDefaultAsync<Row>(
-            "SELECT id AS Id, document AS Document, row_version AS Version FROM home WHERE coach_id = @coach AND client_id = @client",
-            new { coach, client });
-        return row is null ? null : new(Read<Home>(row.Document), row.Version);
-    }
-
-    public Task<SaveResult> SaveHomeAsync(string coach, string client, Home home, long version) =>
-        SaveAsync(
-            "UPDATE home SET document = @document, row_version = row_version + 1 WHERE coach_id = @coach AND client_id = @id AND row_version = @version",
-            "SELECT row_version FROM home WHERE coach_id = @coach AND client_id = @id",
-            coach, client, Json(home), version);
-
-    private async Task<SaveResult> SaveAsync(string update, string select, string coach, string id, string document, long version)
-    {
-        await using var connection = database.Open();
-        int changed = await connection.ExecuteAsync(update, new { document, coach, id, version });
-        return new(changed == 1, await connection.ExecuteScalarAsync<long>(select, new { coach, id }));
+            values);
+        return new(changed == 1, await connection.ExecuteScalarAsync<long>(
+            "SELECT row_version FROM client WHERE coach_id = @coach AND id = @id", values));
     }
 
     private static StoredClient ToClient(Row row) => new(row.Id, Read<ClientProfile>(row.Document), row.Version);

@@ -61,5 +61,26 @@ internal static class People
         Contents = [.. contents.Select(c => new Content(c.Name, Mass.FromKilograms(c.Mass), c.Count))],
     };
 
+    /// <summary>The same home with a floor and something that slides on it.</summary>
+    internal static Home Sliding(this Home home) => home with
+    {
+        Room = home.Room with { Floors = [FloorKind.Wood] },
+        Kit = home.Kit.Add(new Sliders { Id = "sliders", Name = "Magazines", Slider = SliderKind.Magazine }),
+    };
+
+    /// <summary>A loop 1.04 m long that pulls 31 N at half its length more and 74 N at one and a half times more.</summary>
+    internal static Band Loop(string id = "loop", double factor = 1, int count = 1) => new()
+    {
+        Id = id,
+        Name = id,
+        Count = count,
+        RestLength = Length.FromMetres(1.04),
+        Pulls =
+        [
+            new BandPull(Length.FromMetres(1.56), Force.FromNewtons(31 * factor)),
+            new BandPull(Length.FromMetres(2.60), Force.FromNewtons(74 * factor)),
+        ],
+    };
+
     internal static Exercise Exercise(string id) => Catalogue.Shipped[id];
 }

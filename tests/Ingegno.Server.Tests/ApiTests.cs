@@ -12,7 +12,9 @@ public sealed class ApiTests(ServerHost host) : IClassFixture<ServerHost>
     [Theory]
     [InlineData("/api/desk")]
     [InlineData("/api/clients/some")]
-    [InlineData("/api/clients/some/home")]
+    [InlineData("/api/clients/some/places/now")]
+    [InlineData("/api/practice")]
+    [InlineData("/api/devices/luggageScale/readings")]
     [InlineData("/api/clients/some/plan")]
     [InlineData("/api/clients/some/progress")]
     public async Task Nothing_is_shown_without_a_sign_in(string path) =>

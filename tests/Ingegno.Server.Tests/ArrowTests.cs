@@ -1,6 +1,7 @@
 using System.Reflection;
 using Ingegno.Core.Exercises;
 using Ingegno.Formats.ProgrammeText;
+using Ingegno.Simulation;
 using Ingegno.Storage;
 
 namespace Ingegno.Server.Tests;
@@ -12,6 +13,7 @@ public class ArrowTests
     [InlineData(typeof(Catalogue), new string[0])]
     [InlineData(typeof(ProgrammeReader), new[] { "Ingegno.Core" })]
     [InlineData(typeof(Database), new[] { "Ingegno.Core" })]
+    [InlineData(typeof(SimulatedDevices), new[] { "Ingegno.Core" })]
     public void Nobody_refers_upwards(Type inside, string[] allowed) =>
         Referred(inside.Assembly).Where(n => n.StartsWith("Ingegno.", StringComparison.Ordinal)).Except(allowed).ShouldBeEmpty();
 
@@ -39,6 +41,15 @@ public class ArrowTests
         Directory.EnumerateFiles(Path.Combine(Repository.Root, "src", "Ingegno.Core"), "*.cs", SearchOption.AllDirectories)
             .Where(file => File.ReadAllText(file).Contains(forbidden, StringComparison.Ordinal))
             .ShouldBeEmpty();
+
+    /// <summary>Stand-ins use other laws than the core: of it they know quantities only.</summary>
+    [Fact]
+    public void The_simulation_knows_the_cores_quantities_only() =>
+        Directory.EnumerateFiles(Path.Combine(Repository.Root, "src", "Ingegno.Simulation"), "*.cs", SearchOption.AllDirectories)
+            .Where(f => !f.Contains("/obj/", StringComparison.Ordinal))
+            .SelectMany(File.ReadLines)
+            .Where(line => line.StartsWith("using Ingegno.", StringComparison.Ordinal))
+            .ShouldAllBe(line => line == "using Ingegno.Core.Quantities;");
 
     private static IEnumerable<string> Referred(Assembly assembly) => assembly.GetReferencedAssemblies().Select(a => a.Name!);
 }

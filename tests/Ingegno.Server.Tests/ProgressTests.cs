@@ -11,6 +11,13 @@ public sealed class ProgressTests(ServerHost host) : IClassFixture<ServerHost>
 
     private static CancellationToken Stop => TestContext.Current.CancellationToken;
 
+    /// <summary>Every question of the health screen answered, nothing applies.</summary>
+    internal static readonly object Health = new
+    {
+        answers = new[] { "heart", "bloodPressure", "chestPain", "dizziness", "pregnancy", "recentSurgery", "unexplainedJointPain" }
+            .Select(question => new { question, applies = false }),
+    };
+
     [Fact]
     public async Task A_step_that_is_taken_stands_in_the_plan_and_a_stale_one_does_not()
     {
@@ -81,7 +88,7 @@ public sealed class ProgressTests(ServerHost host) : IClassFixture<ServerHost>
 
     private static async Task<string> AddAsync(HttpClient coach, object home)
     {
-        var profile = new { name = "Somebody", bodyMass = 70, stature = 1.7, sex = "male", lifts = new[] { new { exercise = "push-up", load = 0, repetitions = 15 } } };
+        var profile = new { name = "Somebody", bodyMass = 70, stature = 1.7, sex = "male", lifts = new[] { new { exercise = "push-up", load = 0, repetitions = 15 } }, health = Health };
         var answer = await coach.PostAsJsonAsync("/api/clients", new { profile, home }, Stop);
         answer.StatusCode.ShouldBe(HttpStatusCode.Created);
         return (await Json(answer))["id"]!.GetValue<string>();

@@ -1,5 +1,8 @@
+using Dapper;
 using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Practices;
 using Ingegno.Core.Progression;
 using Ingegno.Core.Quantities;
 using Ingegno.Core.Substitution;
@@ -13,6 +16,7 @@ public sealed class StorageTests : IAsyncLifetime
     private readonly string _folder = Directory.CreateTempSubdirectory("ingegno-storage").FullName;
     private Database _database = null!;
     private Clients _clients = null!;
+    private Places _places = null!;
     private Plans _plans = null!;
     private SetLogs _logs = null!;
     private string _ilse = "", _other = "";
@@ -21,7 +25,7 @@ public sealed class StorageTests : IAsyncLifetime
     {
         _database = new Database(Path.Combine(_folder, "deeper", "ingegno.db"));
         _database.Migrate();
-        (_clients, _plans, _logs) = (new Clients(_database), new Plans(_database), new SetLogs(_database));
+        (_clients, _places, _plans, _logs) = (new Clients(_database), new Places(_database), new Plans(_database), new SetLogs(_database));
         _ilse = await AddCoach("ilse@example.org");
         _other = await AddCoach("other@example.org");
     }
@@ -45,15 +49,15 @@ public sealed class StorageTests : IAsyncLifetime
     public async Task A_profile_and_a_home_come_back_as_they_went_in()
     {
         var profile = new ClientProfile { Name = "Maren", BodyMass = Mass.FromGrams(66_300), Lifts = [new KnownLift("front-squat", Mass.FromKilograms(72.5), 6, 1, new DateOnly(2026, 11, 2))] };
-        var home = new Home { Name = "Boat", Kit = [new Container { Id = "bag", Name = "Rucksack", OwnMass = Mass.FromGrams(905), Contents = [new Content("bottle", Mass.FromGrams(1530), 3, 1.7)] }] };
+        var home = new Home { Name = "Boat", Kit = [new Container { Id = "bag", Name = "Rucksack", OwnMass = Mass.FromGrams(905), Contents = [new Content("bottle", Mass.FromGrams(1530), 3, Volume.FromLitres(1.7))] }] };
         string id = Guid.NewGuid().ToString();
         await _clients.AddAsync(_ilse, id, profile, home, Now);
         var back = await _clients.FindAsync(_ilse, id);
         back!.Profile.BodyMass.Grams.ShouldBe(66_300);
         back.Profile.Lifts.ShouldBe(profile.Lifts);
-        var bag = (Container)(await _clients.HomeAsync(_ilse, id))!.Value.Kit[0];
+        var bag = (Container)(await _places.FindAsync(_ilse, id))!.Home.Kit[0];
         bag.OwnMass.Grams.ShouldBe(905);
-        bag.Contents[0].ShouldBe(new Content("bottle", Mass.FromGrams(1530), 3, 1.7));
+        bag.Contents[0].ShouldBe(new Content("bottle", Mass.FromGrams(1530), 3, Volume.FromLitres(1.7)));
     }
 
     [Fact]
@@ -65,14 +69,80 @@ public sealed class StorageTests : IAsyncLifetime
 
         (await _clients.AllAsync(_other)).ShouldBeEmpty();
         (await _clients.FindAsync(_other, client)).ShouldBeNull();
-        (await _clients.HomeAsync(_other, client)).ShouldBeNull();
+        (await _places.FindAsync(_other, client)).ShouldBeNull();
         (await _plans.FindAsync(_other, client)).Value.Text.ShouldBe("");
         (await _logs.OfClientAsync(_other, client)).ShouldBeEmpty();
         (await _clients.SaveAsync(_other, client, new ClientProfile { Name = "stolen" }, 1)).Saved.ShouldBeFalse();
-        (await _clients.SaveHomeAsync(_other, client, new Home(), 1)).Saved.ShouldBeFalse();
+        string place = (await _places.FindAsync(_ilse, client))!.Id;
+        (await _places.SaveAsync(_other, client, place, new Home(), 1)).Saved.ShouldBeFalse();
+        (await _places.AddAsync(_other, client, Guid.NewGuid().ToString(), new Home())).ShouldBeFalse();
+        (await _places.UseAsync(_other, client, place)).ShouldBeFalse();
+        (await _places.RemoveAsync(_other, client, place)).ShouldBeFalse();
         (await _plans.SaveAsync(_other, client, Plan.Empty with { Text = "stolen" }, 1)).Saved.ShouldBeFalse();
         (await _clients.FindAsync(_ilse, client))!.Profile.Name.ShouldBe("Maren");
         (await _plans.FindAsync(_ilse, client)).Value.Text.ShouldBe("mine");
+    }
+
+    [Fact]
+    public async Task A_client_has_several_places_and_trains_in_the_first()
+    {
+        string client = await AddClient(_ilse, "Maren");
+        string home = (await _places.FindAsync(_ilse, client))!.Id;
+        string shed = Guid.NewGuid().ToString();
+        (await _places.AddAsync(_ilse, client, shed, new Home { Name = "Slipway shed" })).ShouldBeTrue();
+        (await _places.FindAsync(_ilse, client))!.Id.ShouldBe(home);
+
+        (await _places.UseAsync(_ilse, client, shed)).ShouldBeTrue();
+        (await _places.FindAsync(_ilse, client))!.Home.Name.ShouldBe("Slipway shed");
+        (await _places.AllAsync(_ilse, client)).Select(p => p.Id).ShouldBe([shed, home]);
+
+        (await _places.RemoveAsync(_ilse, client, shed)).ShouldBeTrue();
+        (await _places.RemoveAsync(_ilse, client, home)).ShouldBeFalse();
+        (await _places.FindAsync(_ilse, client))!.Id.ShouldBe(home);
+    }
+
+    [Fact]
+    public async Task A_practice_is_the_default_until_saved_and_never_saved_stale()
+    {
+        var practices = new Practices(_database);
+        (await practices.FindAsync(_ilse)).Version.ShouldBe(0);
+        var changed = new Practice { Rules = HouseRules.Default with { PassDays = 30 }, Prices = [new Price("Loop band", 11.5m)] };
+        (await practices.SaveAsync(_ilse, changed, 0)).ShouldBe(new SaveResult(true, 1));
+        (await practices.SaveAsync(_ilse, new Practice(), 0)).Saved.ShouldBeFalse();
+        var back = (await practices.FindAsync(_ilse)).Value;
+        back.Rules.PassDays.ShouldBe(30);
+        back.Prices.ShouldBe([new Price("Loop band", 11.5m)]);
+        (await practices.FindAsync(_other)).Value.Rules.PassDays.ShouldBe(90);
+    }
+
+    /// <summary>A file of the first version, one home a client, comes through the later migrations with nothing lost.</summary>
+    [Fact]
+    public async Task An_old_file_is_brought_up_to_date()
+    {
+        var old = new Database(Path.Combine(_folder, "old.db"));
+        await using (var connection = old.Open())
+        {
+            var assembly = typeof(Database).Assembly;
+            string first = assembly.GetManifestResourceNames().Single(n => n.Contains("0001", StringComparison.Ordinal));
+            using var reader = new StreamReader(assembly.GetManifestResourceStream(first)!);
+            await connection.ExecuteAsync(await reader.ReadToEndAsync(TestContext.Current.CancellationToken));
+            await connection.ExecuteAsync(
+                $$"""
+                CREATE TABLE SchemaVersions (SchemaVersionID INTEGER PRIMARY KEY AUTOINCREMENT, ScriptName TEXT NOT NULL, Applied DATETIME NOT NULL);
+                INSERT INTO SchemaVersions (ScriptName, Applied) VALUES ('{{first}}', '2026-11-01');
+                INSERT INTO coach VALUES ('c', 'c@example.org', 'C', 'x', '2026-11-01');
+                INSERT INTO client VALUES ('k', 'c', '{"name":"Kim"}', 3, '2026-11-01');
+                INSERT INTO home VALUES ('h', 'c', 'k', '{"name":"Flat","room":{"floorSlides":true},"kit":[{"kind":"container","id":"b","name":"Bag","contents":[{"name":"bottle","mass":1.5,"count":2,"litres":1.7}]}]}', 4);
+                INSERT INTO set_log VALUES ('s', 'c', 'k', 1, 'push-up', '2026-11-02', 1, 0, 12, NULL, 0);
+                """);
+        }
+
+        old.Migrate();
+        var place = await new Places(old).FindAsync("c", "k");
+        place!.Version.ShouldBe(4);
+        place.Home.Room.Floors.ShouldBe([FloorKind.Wood]);
+        ((Container)place.Home.Kit[0]).Contents[0].Volume.ShouldBe(Volume.FromLitres(1.7));
+        (await old.Open().ExecuteScalarAsync<long>("SELECT repetitions FROM set_log WHERE id = 's'")).ShouldBe(12);
     }
 
     [Fact]

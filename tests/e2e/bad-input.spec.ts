@@ -45,7 +45,7 @@ test('a fixture without a height and a plate of 10 tonnes are refused in words',
 	await expect(page.getByRole('alert')).toContainText('Give the height above the floor');
 	await page.getByRole('button', { name: 'Leave as it was' }).click();
 
-	await page.getByRole('button', { name: 'Fixed weights' }).click();
+	await page.getByLabel('New thing').selectOption('Fixed weights');
 	await page.getByLabel(/^Mass 1/).fill('10000');
 	await page.getByRole('button', { name: 'Keep it' }).click();
 	await expect(page.getByRole('alert')).toContainText('between 1 g and 500 kg');

@@ -9,7 +9,7 @@ function server(at: number, data: string, demo: boolean) {
 		command: `rm -rf ${data} && dotnet ../../artifacts/bin/Ingegno.Server/release/Ingegno.Server.dll --urls http://127.0.0.1:${at}`,
 		url: `http://127.0.0.1:${at}/api/session`,
 		reuseExistingServer: false,
-		timeout: 60_000,
+		timeout: 180_000,
 		env: {
 			INGEGNO_DATA: data,
 			INGEGNO_DEMO: demo ? '1' : '0',
@@ -24,7 +24,9 @@ export default defineConfig({
 	workers: 1,
 	fullyParallel: false,
 	retries: 0,
-	timeout: 60_000,
+	// Generous, so that a slow or shared machine is no failure; a quick one never waits for them.
+	timeout: 240_000,
+	expect: { timeout: 30_000 },
 	reporter: [['list']],
 	use: {
 		baseURL: `http://127.0.0.1:${port}`,

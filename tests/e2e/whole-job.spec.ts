@@ -15,7 +15,7 @@ test('from a pasted gym session to next week, and everything is there after a re
 	// The home kit and every load it makes.
 	await open(page, 'Maren Ostholt', 'Home');
 	await expect(page.getByText('two handles of 2 kg, plates 4 x 1.25, 8 x 2.5')).toBeVisible();
-	await expect(page.getByText('5 loads, 4 to 24 kg')).toBeVisible();
+	await expect(page.getByText('2 to 12 kg in 5 steps')).toBeVisible();
 
 	// Paste one written session.
 	await open(page, 'Maren Ostholt', 'Bench');

@@ -40,6 +40,9 @@ public static class BodyShare
     /// <summary>Sliding leg curl (common practice).</summary>
     public static Share SlidingLegCurl { get; } = Share.Of(0.40);
 
-    /// <summary>Pike push-up from the floor; the hips are over the hands (common practice).</summary>
-    public static Share Pike { get; } = Share.Of(0.60);
+    /// <summary>
+    /// Working leg of a split stance, for display and for what a fixture bears: 0.75 with both feet down, 0.85 with the
+    /// rear foot raised (common practice; coach).
+    /// </summary>
+    public static Share WorkingLeg(bool rearFootRaised) => Share.Of(rearFootRaised ? 0.85 : 0.75);
 }

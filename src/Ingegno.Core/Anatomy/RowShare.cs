@@ -30,6 +30,48 @@ public static class RowShare
         return AtAngle(Math.Asin(sine) * 180 / Math.PI);
     }
 
+    /// <summary>
+    /// Standing or hanging with straight arms from a grip, heels set out in front: the body turns about the heels until the
+    /// shoulders hang an arm's length from the grip (two circles meeting; of the two crossings the one leaning back).
+    /// </summary>
+    /// <param name="feetOut">Heels in front of the point under the grip; negative behind it.</param>
+    /// <returns>Degrees of the body over the horizontal, 0 to 90; upright where the grip is out of reach.</returns>
+    public static double AngleLeaningBack(Length gripHeight, Length feetOut, Length stature)
+    {
+        var body = new Landmarks(stature);
+        double leg = body.Shoulder.Metres, arm = body.ArmToGrip.Metres;
+
+        // Heels at the origin, the grip behind them and above.
+        double x = -feetOut.Metres, y = gripHeight.Metres;
+        double distance = double.Hypot(x, y);
+        if (distance >= leg + arm || distance <= Math.Abs(leg - arm))
+        {
+            return distance >= leg + arm ? 90 : 0;
+        }
+
+        double toGrip = Math.Atan2(y, x);
+        double between = Math.Acos(((leg * leg) + (distance * distance) - (arm * arm)) / (2 * leg * distance));
+        double degrees = 180 - ((toGrip + between) * 180 / Math.PI);
+        return Math.Clamp(Math.Min(degrees, 90), 0, 90);
+    }
+
+    /// <summary>Share at the hands when leaning back so.</summary>
+    public static Share LeaningBack(Length gripHeight, Length feetOut, Length stature) =>
+        AtAngle(AngleLeaningBack(gripHeight, feetOut, stature));
+
+    /// <summary>How far a strap must hang below a rail so that its handle stands at the height wanted; zero when the rail is low enough.</summary>
+    public static Length StrapDrop(Length rail, Length wantedGrip) =>
+        rail > wantedGrip ? rail - wantedGrip : Length.Zero;
+
+    /// <summary>The grip height at which an under-grip row moves this share of the body.</summary>
+    /// <param name="share">Held in what the model can give.</param>
+    public static Length GripFor(Share share, Length stature)
+    {
+        var body = new Landmarks(stature);
+        double cosine = Math.Clamp(share.Fraction / LevelBodyShare, 0, 1);
+        return body.ArmToGrip + (body.Shoulder * Math.Sqrt(1 - (cosine * cosine)));
+    }
+
     /// <summary>As <see cref="UnderGrip"/>, knees bent at a right angle.</summary>
     public static Share UnderGripKneesBent(Length gripHeight, Length stature) =>
         UnderGrip(gripHeight, stature) * BentKneeFactor;

@@ -1,5 +1,6 @@
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Practices;
 
 namespace Ingegno.Core.Clients;
 
@@ -53,6 +54,21 @@ public static class ClientProblems
             }
         }
 
+        if (client.NotYet.Length > 100 || client.Preferred.Length > 100 || client.Traits.Length > 20 || client.Days.Length > 7)
+        {
+            problems.Add(new("notYet", "A list is too long: keep at most 100 exercises, 20 traits and 7 days."));
+        }
+
+        problems.AddRange(PracticeProblems.Bans(client.Bans, "bans", catalogue));
+        problems.AddRange(PracticeProblems.Named(client.Preferred, "preferred", catalogue));
+        problems.AddRange(PracticeProblems.Named(client.NotYet, "notYet", catalogue));
+        if (client.Health.Note.Length > 1000 || client.Health.ClearedBy is { Length: > 200 })
+        {
+            problems.Add(new("health.note", "Keep the health note under 1000 letters and the name under 200."));
+        }
+
+        problems.AddRange(client.Health.Answers.GroupBy(a => a.Question).Where(g => g.Count() > 1)
+            .Select(g => new InputProblem("health.answers", $"{g.Key} is answered twice: keep one answer.")));
         return problems;
     }
 

@@ -51,7 +51,20 @@ public sealed record KnownLift(string Exercise, Mass Load, int Repetitions, doub
 public sealed record Soreness(Joint Joint, int Pain);
 
 /// <summary>A screen and what came of it.</summary>
-public sealed record Screened(Screen Screen, ScreenResult Result);
+/// <param name="Note">The coach's pass mark or remark: "heels stay down to parallel".</param>
+public sealed record Screened(Screen Screen, ScreenResult Result, string? Note = null);
+
+/// <summary>Habits of a body that change choices and cues.</summary>
+public enum Trait
+{
+    ShrugsEasily,
+    WeakGrip,
+    KneesFallIn,
+    BackArches,
+    OneSideStronger,
+    UncomfortableUpsideDown,
+    KneeSoreOnLunges,
+}
 
 /// <summary>Who trains: what the choice of exercises and doses needs to know about a person.</summary>
 public sealed record ClientProfile
@@ -71,6 +84,15 @@ public sealed record ClientProfile
 
     public Length Stature { get; init; } = Length.FromMetres(1.70);
 
+    /// <summary>Day of a competition, if one is ahead.</summary>
+    public DateOnly? CompetitionOn { get; init; }
+
+    /// <summary>When the home period is expected to end. Null: open.</summary>
+    public DateOnly? HomeUntil { get; init; }
+
+    /// <summary>Weekdays the client can train.</summary>
+    public ImmutableArray<DayOfWeek> Days { get; init; } = [];
+
     /// <summary>Minutes a session may take. Null: no limit.</summary>
     public int? SessionMinutes { get; init; }
 
@@ -81,6 +103,19 @@ public sealed record ClientProfile
     public ImmutableArray<Soreness> SoreJoints { get; init; } = [];
 
     public ImmutableArray<Screened> Screens { get; init; } = [];
+
+    public ImmutableArray<Trait> Traits { get; init; } = [];
+
+    /// <summary>Catalogue ids of what the client cannot do yet, though level alone would allow it.</summary>
+    public ImmutableArray<string> NotYet { get; init; } = [];
+
+    public HealthScreen Health { get; init; } = new();
+
+    /// <summary>Never given to this client, beside what the practice bans.</summary>
+    public ImmutableArray<Ban> Bans { get; init; } = [];
+
+    /// <summary>Catalogue ids this client likes: of nearly equal fits these come first.</summary>
+    public ImmutableArray<string> Preferred { get; init; } = [];
 
     /// <summary>Pain of a joint, 0 when not named.</summary>
     public int PainAt(Joint joint) => SoreJoints.Where(s => s.Joint == joint).Select(s => s.Pain).DefaultIfEmpty(0).Max();

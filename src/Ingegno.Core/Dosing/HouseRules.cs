@@ -1,3 +1,5 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Exercises;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
 
@@ -36,6 +38,18 @@ public sealed record HouseRules
 
     /// <summary>Days a fixture's pass lasts.</summary>
     public int PassDays { get; init; } = 90;
+
+    /// <summary>How much each part of the fit counts.</summary>
+    public FitWeights Weights { get; init; } = FitWeights.Default;
+
+    /// <summary>Never given in this practice; each entry is named as the reason of a refusal.</summary>
+    public ImmutableArray<Ban> Bans { get; init; } = [];
+
+    /// <summary>Catalogue ids this coach likes to give: of nearly equal fits these come first.</summary>
+    public ImmutableArray<string> Preferred { get; init; } = [];
+
+    /// <summary>Catalogue ids that are off by default and allowed here, screens permitting.</summary>
+    public ImmutableArray<string> Allowed { get; init; } = [];
 
     /// <summary>
     /// Rest where none is written, by what the repetitions train: 1-5 strength, 6-12 size, 13 and over endurance

@@ -16,7 +16,7 @@ public static class CatalogueFaults
 
     private static IEnumerable<string> OfOne(Exercise e)
     {
-        if (e.NeedsLoad && e.Holds.IsEmpty && e.Setting != Setting.Gym)
+        if (e.NeedsLoad && e.Holds.IsEmpty && e.Band is null && e.Setting != Setting.Gym)
         {
             yield return $"{e.Id}: needs a load but says no way to hold one.";
         }

@@ -40,6 +40,18 @@ public sealed record Exercise
     /// <summary>Ways an external load can be held here; empty when none is used.</summary>
     public ImmutableArray<Hold> Holds { get; init; } = [];
 
+    /// <summary>A band or a foot takes weight off: its loads are negative.</summary>
+    public bool IsAssisted => Holds.Contains(Hold.FootOnScale) || Band is { Assists: true };
+
+    /// <summary>How a band runs, where one is used; null otherwise.</summary>
+    public BandRun? Band { get; init; }
+
+    /// <summary>Joint angles at start and end; null where no model stands behind it, and it is dosed by its own log or by load alone.</summary>
+    public PosePair? Poses { get; init; }
+
+    /// <summary>The load goes over the head or the face: then it wants a handle and a lid, and a bag or basket is no choice.</summary>
+    public bool OverHead { get; init; }
+
     /// <summary>True when the exercise is nothing without a load.</summary>
     public bool NeedsLoad { get; init; }
 

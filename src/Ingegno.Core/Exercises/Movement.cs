@@ -28,6 +28,7 @@ public enum Pattern
     KneeExtension,
     Hinge,
     HipThrust,
+    HipAbduction,
     KneeFlexion,
     CalfRaise,
     ElbowFlexion,

@@ -16,6 +16,9 @@ public enum FixtureRole
     Step,
     Grip,
     Support,
+
+    /// <summary>What a band or strap is tied to.</summary>
+    Anchor,
 }
 
 /// <summary>How the body loads the fixture; the dynamic factors of section 3.</summary>
@@ -38,6 +41,15 @@ public sealed record FixtureNeed
 
     /// <summary>Highest usable height over stature.</summary>
     public required Share HighestOfStature { get; init; }
+
+    /// <summary>
+    /// The height it is best at, over stature: the breastbone for a first incline, the knee for a seat. How far a fixture
+    /// is off it is told with its sign. Null: any height within the bounds is as good.
+    /// </summary>
+    public Share? WantedOfStature { get; init; }
+
+    /// <summary>For an anchor, the zone it is tied in; the bounds are then the zone's own.</summary>
+    public AnchorZone? Zone { get; init; }
 
     /// <summary>How many of equal height.</summary>
     public int Count { get; init; } = 1;

@@ -24,6 +24,11 @@ public static class HomeProblems
             return problems;
         }
 
+        if (string.IsNullOrWhiteSpace(home.Name) || home.Name.Length > 80)
+        {
+            problems.Add(new("name", "Give the place a name of 1 to 80 letters."));
+        }
+
         RoomProblems(home.Room, problems);
         DuplicateIds(home.Fixtures.Select(f => f.Id), "fixtures", problems);
         DuplicateIds(home.Kit.Select(k => k.Id), "kit", problems);
@@ -34,7 +39,7 @@ public static class HomeProblems
 
         for (int i = 0; i < home.Kit.Length; i++)
         {
-            KitProblems(home.Kit[i], $"kit[{i}]", problems);
+            KitProblems.Add(home.Kit[i], $"kit[{i}]", problems);
         }
 
         return problems;
@@ -72,6 +77,11 @@ public static class HomeProblems
             problems.Add(new(path + ".height", $"{fixture.Name}: give its height above the floor, between 1 cm and 6 m."));
         }
 
+        if (fixture.BackHeight is { } back && !(back > fixture.Height && back.Metres <= 3))
+        {
+            problems.Add(new(path + ".backHeight", $"{fixture.Name}: its back stands above its seat and under 3 m, or is left empty."));
+        }
+
         Counted(fixture.Count, path + ".count", problems);
         if (fixture.Bears is { } bears && !(bears.Kilograms is > 0 and <= 5000))
         {
@@ -79,90 +89,7 @@ public static class HomeProblems
         }
     }
 
-    private static void KitProblems(KitItem item, string path, List<InputProblem> problems)
-    {
-        Named(item.Name, path, problems);
-        switch (item)
-        {
-            case FixedWeights weights:
-                for (int i = 0; i < weights.Weights.Length; i++)
-                {
-                    Weighed(weights.Weights[i].Mass, $"{path}.weights[{i}].mass", item.Name, problems);
-                    Counted(weights.Weights[i].Count, $"{path}.weights[{i}].count", problems);
-                }
-
-                break;
-            case PlateLoadedHandles handles:
-                HandleProblems(handles, path, problems);
-                break;
-            case Container container:
-                ContainerProblems(container, path, problems);
-                break;
-        }
-    }
-
-    private static void HandleProblems(PlateLoadedHandles handles, string path, List<InputProblem> problems)
-    {
-        if (handles.Handles is not (1 or 2))
-        {
-            problems.Add(new(path + ".handles", $"{handles.Name}: one or two handles, not {handles.Handles}."));
-        }
-
-        NotNegative(handles.HandleMass, path + ".handleMass", handles.Name, problems);
-        if (handles.PlatesPerEnd is < 0)
-        {
-            problems.Add(new(path + ".platesPerEnd", $"{handles.Name}: plates per end cannot be negative; leave it empty for no limit."));
-        }
-
-        for (int i = 0; i < handles.Plates.Length; i++)
-        {
-            Weighed(handles.Plates[i].Mass, $"{path}.plates[{i}].mass", handles.Name, problems);
-            Counted(handles.Plates[i].Count, $"{path}.plates[{i}].count", problems);
-        }
-
-        if (handles.Plates.Length > 30)
-        {
-            problems.Add(new(path + ".plates", $"{handles.Name}: at most 30 kinds of plates."));
-        }
-    }
-
-    private static void ContainerProblems(Container container, string path, List<InputProblem> problems)
-    {
-        NotNegative(container.OwnMass, path + ".ownMass", container.Name, problems);
-        if (container.MostInAll is { } most && !(most.Kilograms is > 0 and <= 500))
-        {
-            problems.Add(new(path + ".mostInAll", $"{container.Name}: the most it may weigh must lie between 0 and 500 kg, or be left empty."));
-        }
-        else if (container.MostInAll < container.OwnMass)
-        {
-            problems.Add(new(path + ".mostInAll", $"{container.Name} weighs {container.OwnMass} empty, more than the {container.MostInAll} it may weigh in all."));
-        }
-
-        if (container.Litres is { } litres && !(litres is > 0 and <= 1000))
-        {
-            problems.Add(new(path + ".litres", $"{container.Name}: litres must be above 0, or left empty when room is no limit."));
-        }
-
-        if (container.Contents.Length > 60)
-        {
-            problems.Add(new(path + ".contents", $"{container.Name}: at most 60 kinds of things."));
-        }
-
-        for (int i = 0; i < container.Contents.Length; i++)
-        {
-            var content = container.Contents[i];
-            string at = $"{path}.contents[{i}]";
-            Named(content.Name, at, problems);
-            NotNegative(content.Mass, at + ".mass", content.Name, problems);
-            Counted(content.Count, at + ".count", problems);
-            if (content.Litres is { } room && !(room is >= 0 and <= 1000))
-            {
-                problems.Add(new(at + ".litres", $"{content.Name}: litres cannot be negative."));
-            }
-        }
-    }
-
-    private static void Named(string name, string path, List<InputProblem> problems)
+    internal static void Named(string name, string path, List<InputProblem> problems)
     {
         if (string.IsNullOrWhiteSpace(name) || name.Length > 80)
         {
@@ -170,7 +97,7 @@ public static class HomeProblems
         }
     }
 
-    private static void Weighed(Mass mass, string path, string name, List<InputProblem> problems)
+    internal static void Weighed(Mass mass, string path, string name, List<InputProblem> problems)
     {
         if (!(mass.Kilograms >= 0.001 && mass <= MostOfOnePiece))
         {
@@ -178,7 +105,7 @@ public static class HomeProblems
         }
     }
 
-    private static void NotNegative(Mass mass, string path, string name, List<InputProblem> problems)
+    internal static void NotNegative(Mass mass, string path, string name, List<InputProblem> problems)
     {
         if (!(mass >= Mass.Zero && mass <= MostOfOnePiece))
         {
@@ -186,7 +113,7 @@ public static class HomeProblems
         }
     }
 
-    private static void Counted(int count, string path, List<InputProblem> problems)
+    internal static void Counted(int count, string path, List<InputProblem> problems)
     {
         if (count is < 0 or > MostPieces)
         {

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Homes;
@@ -17,8 +18,8 @@ public sealed record Room
     /// <summary>Somebody below hears landings and drops.</summary>
     public bool NeighboursBelow { get; init; }
 
-    /// <summary>Something is at hand that slides on this floor (glider, magazine, plate).</summary>
-    public bool FloorSlides { get; init; }
+    /// <summary>What the clear floor is made of; several where the place has several. Decides what slides and what grips.</summary>
+    public ImmutableArray<FloorKind> Floors { get; init; } = [];
 
     /// <summary>There is usable ground outdoors: no ceiling, nobody below.</summary>
     public bool Outdoors { get; init; }

@@ -20,4 +20,13 @@ public enum Hold
 
     /// <summary>Laid across the hips.</summary>
     AcrossHips,
+
+    /// <summary>A long bar in both hands.</summary>
+    Bar,
+
+    /// <summary>A band stretched by the movement.</summary>
+    Band,
+
+    /// <summary>A foot on a bathroom scale takes part of the body off the hands; the load is negative.</summary>
+    FootOnScale,
 }

@@ -5,7 +5,8 @@ using Ingegno.Core.Quantities;
 namespace Ingegno.Core.Loads;
 
 /// <summary>One implement held one way, and the loads that gives.</summary>
-public sealed record HeldImplement(string KitId, string Name, Hold Hold, LoadLadder Ladder);
+/// <param name="Shifts">What it holds may shift or fall out: not for over the head.</param>
+public sealed record HeldImplement(string KitId, string Name, Hold Hold, LoadLadder Ladder, bool Shifts = false);
 
 /// <summary>Every implement of a home in every way it can be held.</summary>
 public static class HomeLadders
@@ -23,8 +24,14 @@ public static class HomeLadders
     private static IEnumerable<HeldImplement> Held(KitItem item) => item switch
     {
         PlateLoadedHandles handles => HeldHandles(handles),
+        PlateLoadedBar bar => [new(bar.Id, bar.Name, Hold.Bar, PlateLadder.OfBar(bar).Offered())],
         FixedWeights weights => HeldWeights(weights),
         Container container => HeldContainer(container),
+        Vessels vessels => HeldVessels(vessels),
+        Scale { Measures: ScaleKind.Bathroom } scale => [new(scale.Id, scale.Name, Hold.FootOnScale, FootAssistance.Ladder)],
+
+        // What a band gives depends on the movement, so its ladder is made for the exercise; the rest adds no load.
+        Band or Straps or Sliders or Scale => [],
         _ => throw new ArgumentOutOfRangeException(nameof(item)),
     };
 
@@ -56,10 +63,30 @@ public static class HomeLadders
         return LoadLadder.From(kit.Weights
             .GroupBy(w => w.Mass.Grams)
             .Where(g => g.Sum(w => w.Count) >= pieces)
-            .Select(g => g.First().Mass)
-            .Select(mass => new Rung(
-                Mass.FromGrams(mass.Grams * pieces),
-                new Recipe([new Piece($"{mass} {word}", mass, pieces)], pieces == 1 ? $"the {mass} {word}" : $"two {mass} {word}s"))));
+            .Select(g => (g.First().Mass, Error: g.Max(w => w.Error ?? Mass.Zero)))
+            .Select(w => new Rung(
+                Mass.FromGrams(w.Mass.Grams * pieces),
+                new Recipe([new Piece($"{w.Mass} {word}", w.Mass, pieces)], pieces == 1 ? $"the {w.Mass} {word}" : $"two {w.Mass} {word}s"),
+                w.Error == Mass.Zero ? null : w.Error * pieces)));
+    }
+
+    private static IEnumerable<HeldImplement> HeldVessels(Vessels kit)
+    {
+        if (kit.Count < 1)
+        {
+            yield break;
+        }
+
+        var single = Filling.Ladder(kit, pieces: 1).Offered();
+        foreach (var hold in HandleHolds)
+        {
+            yield return new(kit.Id, kit.Name, hold, single);
+        }
+
+        if (kit.Count >= 2)
+        {
+            yield return new(kit.Id, kit.Name, Hold.Pair, Filling.Ladder(kit, pieces: 2).Offered());
+        }
     }
 
     private static IEnumerable<HeldImplement> HeldContainer(Container kit)
@@ -72,6 +99,6 @@ public static class HomeLadders
             ContainerShape.Bag => [Hold.OneHand, Hold.BothHands],
             _ => throw new ArgumentOutOfRangeException(nameof(kit)),
         };
-        return holds.Select(hold => new HeldImplement(kit.Id, kit.Name, hold, ladder));
+        return holds.Select(hold => new HeldImplement(kit.Id, kit.Name, hold, ladder, Shifts: true));
     }
 }

@@ -18,7 +18,16 @@ public sealed record Recipe(ImmutableArray<Piece> Pieces, string Text)
 }
 
 /// <summary>One load an implement can give: the true sum of its pieces, and how to build it.</summary>
-public sealed record Rung(Mass Load, Recipe Recipe);
+/// <param name="Load">Negative where a band or a foot takes weight off instead of adding it.</param>
+/// <param name="Error">How far the load may be off; null where every piece is known.</param>
+/// <param name="Pull">For a band what it pulls along the movement; null for weights.</param>
+public sealed record Rung(Mass Load, Recipe Recipe, Mass? Error = null, PullAlong? Pull = null);
+
+/// <summary>What a band gives along a movement, as the masses that would weigh the same.</summary>
+/// <param name="Mean">What it is compared by for work.</param>
+/// <param name="Rough">From one pull only.</param>
+/// <param name="PastMeasured">Somewhere longer than the longest pull that was read.</param>
+public sealed record PullAlong(Mass Start, Mass Middle, Mass End, Mass Mean, bool Rough, bool PastMeasured);
 
 /// <summary>
 /// The loads an implement can give when held one way, lightest first, no load twice.

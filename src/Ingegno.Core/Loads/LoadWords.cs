@@ -13,10 +13,16 @@ public static class LoadWords
             return "own weight";
         }
 
-        string total = implement.Hold == Hold.Pair
-            ? $"{rung.Load * 0.5} in each hand"
-            : $"{rung.Load} {Words(implement.Hold)}";
-        return $"{total}. {implement.Name}: {rung.Recipe.Text}";
+        string total = implement.Hold switch
+        {
+            Hold.Pair => $"{rung.Load * 0.5} in each hand",
+            Hold.Band when rung.Load < Mass.Zero => $"{rung.Load * -1} taken off by the band",
+            Hold.Band => $"as heavy as {rung.Load}{(rung.Pull is { Rough: true } ? ", roughly" : "")}",
+            Hold.FootOnScale => $"{rung.Load * -1} taken off by a foot",
+            _ => $"{rung.Load} {Words(implement.Hold)}",
+        };
+        string error = rung.Error is { } off && implement.Hold is not (Hold.Band or Hold.FootOnScale) ? $", give or take {off}" : "";
+        return $"{total}{error}. {implement.Name}: {rung.Recipe.Text}";
     }
 
     private static string Words(Hold hold) => hold switch
@@ -27,6 +33,7 @@ public static class LoadWords
         Hold.BothHands => "in both hands",
         Hold.OnBack => "on the back",
         Hold.AcrossHips => "across the hips",
+        Hold.Bar => "on the bar",
         _ => throw new ArgumentOutOfRangeException(nameof(hold)),
     };
 }

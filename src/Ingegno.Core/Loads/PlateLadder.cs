@@ -15,15 +15,29 @@ public static class PlateLadder
     private sealed record EndLoad(long Grams, double Room, int Pieces, ImmutableArray<int> Counts);
 
     /// <summary>One handle: the load is that handle with its plates.</summary>
-    public static LoadLadder OneHandle(PlateLoadedHandles kit) => Build(kit, handles: 1);
+    public static LoadLadder OneHandle(PlateLoadedHandles kit) => Build(Loadable.Of(kit), handles: 1);
 
     /// <summary>
     /// A matched pair: the load is both handles together. Empty when only one handle is owned.
     /// </summary>
     public static LoadLadder Pair(PlateLoadedHandles kit) =>
-        kit.Handles >= 2 ? Build(kit, handles: 2) : LoadLadder.Empty;
+        kit.Handles >= 2 ? Build(Loadable.Of(kit), handles: 2) : LoadLadder.Empty;
 
-    private static LoadLadder Build(PlateLoadedHandles kit, int handles)
+    /// <summary>A long bar with its plates.</summary>
+    public static LoadLadder OfBar(PlateLoadedBar bar) => Build(Loadable.Of(bar), handles: 1);
+
+    /// <summary>What plates go on, long or short.</summary>
+    private sealed record Loadable(
+        string Bare, Mass Empty, ImmutableArray<Plates> Plates, int? PlatesPerEnd, Length? SleeveRoom, Mass? Most)
+    {
+        internal static Loadable Of(PlateLoadedHandles kit) => new(
+            "bare handle", kit.HandleMass + (kit.CollarMass * 2), kit.Plates, kit.PlatesPerEnd, kit.SleeveRoom, kit.MostPerHandle);
+
+        internal static Loadable Of(PlateLoadedBar bar) => new(
+            "bare bar", bar.BarMass + (bar.CollarMass * 2), bar.Plates, bar.PlatesPerEnd, bar.SleeveRoom, bar.MostInAll);
+    }
+
+    private static LoadLadder Build(Loadable kit, int handles)
     {
         var kinds = kit.Plates
             .GroupBy(p => (p.Mass.Grams, p.Thickness))
@@ -32,14 +46,14 @@ public static class PlateLadder
             .ToArray();
         return LoadLadder.From(EndLoads(kit, kinds, ends: handles * 2)
             .Select(end => ToRung(kit, kinds, end, handles))
-            .Where(rung => kit.MostPerHandle is not { } most || rung.Load.Grams <= handles * most.Grams));
+            .Where(rung => kit.Most is not { } most || rung.Load.Grams <= handles * most.Grams));
     }
 
     /// <summary>
     /// All sums one end can carry. Per sum only fillings that no other beats in both room and pieces are kept on
     /// the way, so a thin plate is not lost because a thick one gave the same mass first.
     /// </summary>
-    private static IEnumerable<EndLoad> EndLoads(PlateLoadedHandles kit, Plates[] kinds, int ends)
+    private static IEnumerable<EndLoad> EndLoads(Loadable kit, Plates[] kinds, int ends)
     {
         double room = kit.SleeveRoom?.Metres ?? double.PositiveInfinity;
         int most = kit.PlatesPerEnd ?? int.MaxValue;
@@ -90,9 +104,9 @@ public static class PlateLadder
         rivals.Add(end);
     }
 
-    private static Rung ToRung(PlateLoadedHandles kit, Plates[] kinds, EndLoad end, int handles)
+    private static Rung ToRung(Loadable kit, Plates[] kinds, EndLoad end, int handles)
     {
-        long grams = handles * (kit.HandleMass.Grams + (2 * end.Grams));
+        long grams = handles * (kit.Empty.Grams + (2 * end.Grams));
         var pieces = ImmutableArray.CreateBuilder<Piece>();
         var words = new List<string>();
         for (int kind = 0; kind < kinds.Length; kind++)
@@ -108,7 +122,7 @@ public static class PlateLadder
             words.AddRange(Enumerable.Repeat(mass, perEnd));
         }
 
-        string text = words.Count == 0 ? "bare handle" : string.Join(" + ", words) + " kg on each end";
+        string text = words.Count == 0 ? kit.Bare : string.Join(" + ", words) + " kg on each end";
         return new Rung(Mass.FromGrams(grams), new Recipe(pieces.ToImmutable(), text));
     }
 }

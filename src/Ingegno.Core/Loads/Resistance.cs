@@ -9,18 +9,16 @@ namespace Ingegno.Core.Loads;
 /// Where hands, feet or grip stand in a set-up; decides the share of the body moved. Null means floor height, and
 /// for <see cref="Grip"/> an ordinary table edge of 0.72 m.
 /// </summary>
-public sealed record Geometry(Length? Hands = null, Length? Feet = null, Length? Grip = null);
+/// <param name="FeetOut">For a lean: heels this far in front of the point under the grip.</param>
+public sealed record Geometry(Length? Hands = null, Length? Feet = null, Length? Grip = null, Length? FeetOut = null);
 
 /// <summary>What the muscles meet, in kilograms where the body presses or pulls.</summary>
 public static class Resistance
 {
     private static readonly Length OrdinaryTable = Length.FromMetres(0.72);
 
-    /// <summary>Leaning back to about 60 degrees above the horizontal with the feet close to the anchor (common practice).</summary>
-    private const double StandingLeanDegrees = 60;
-
-    /// <summary>Raising the feet of a pike adds to the hands, up to nearly the whole body upside down (common practice).</summary>
-    private const double PikeSharePerMetre = 0.20;
+    /// <summary>Heels nearly under a chest-high grip lean the body back to about 60 degrees (common practice).</summary>
+    private static readonly Length UsualFeetOut = Length.FromCentimetres(5);
 
     /// <summary>Share of body mass the exercise moves in this set-up.</summary>
     public static Share BodyMoved(LoadLaw law, ClientProfile client, Geometry geometry)
@@ -42,10 +40,11 @@ public static class Resistance
             BodyModel.SlidingLegCurl => BodyShare.SlidingLegCurl,
             BodyModel.PushUp => PushUpShare.OnToes(hands - feet, stature),
             BodyModel.KneelingPushUp => PushUpShare.Kneeling(hands, stature),
-            BodyModel.Pike => Share.Of(Math.Min(0.80, BodyShare.Pike.Fraction + (PikeSharePerMetre * feet.Metres))),
+            BodyModel.Pike => PikeShare.OnHands(hands - feet, stature, client.Sex),
             BodyModel.RowUnderGrip => RowShare.UnderGrip(geometry.Grip ?? OrdinaryTable, stature),
             BodyModel.RowUnderGripKneesBent => RowShare.UnderGripKneesBent(geometry.Grip ?? OrdinaryTable, stature),
-            BodyModel.StandingLeanRow => RowShare.AtAngle(StandingLeanDegrees),
+            BodyModel.StandingLeanRow => RowShare.LeaningBack(
+                geometry.Grip ?? new Landmarks(stature).Sternum, geometry.FeetOut ?? UsualFeetOut, stature),
             _ => throw new ArgumentOutOfRangeException(nameof(law)),
         };
     }

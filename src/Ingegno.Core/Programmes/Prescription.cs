@@ -1,8 +1,14 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Programmes;
+
+/// <summary>A fixture a prescription leans on.</summary>
+/// <param name="Fixture">Id within the home.</param>
+/// <param name="Height">At which it is used; lower than the fixture's own where a strap hangs from it.</param>
+public sealed record Support(string Fixture, FixtureRole Role, Length Height);
 
 /// <summary>
 /// What the client is told to do on one line at home. Frozen when a plan is saved: later changes of the home or of
@@ -45,6 +51,9 @@ public sealed record Prescription
 
     /// <summary>Heights the body share was worked out with.</summary>
     public required Geometry Geometry { get; init; }
+
+    /// <summary>The fixtures it leans on, by id; the words for them stand in <see cref="Placement"/>.</summary>
+    public ImmutableArray<Support> Supports { get; init; } = [];
 
     /// <summary>Where things stand: "Feet: Berth, 44 cm".</summary>
     public ImmutableArray<string> Placement { get; init; } = [];

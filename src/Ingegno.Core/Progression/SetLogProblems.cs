@@ -1,3 +1,4 @@
+using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 
 namespace Ingegno.Core.Progression;
@@ -6,16 +7,17 @@ namespace Ingegno.Core.Progression;
 public static class SetLogProblems
 {
     /// <param name="path">Where the set stands in what was sent: "sets[2]".</param>
-    public static IEnumerable<InputProblem> Of(SetLog set, string path)
+    public static IEnumerable<InputProblem> Of(SetLog set, string path, Catalogue catalogue)
     {
         if (set.Repetitions is < 0 or > 200)
         {
             yield return new(path + ".repetitions", $"Repetitions go from 0 to 200, not {set.Repetitions}.");
         }
 
-        if (!(set.Load.Kilograms is >= 0 and <= 500))
+        double least = catalogue.Find(set.Exercise) is { IsAssisted: true } ? -200 : 0;
+        if (!(set.Load.Kilograms >= least && set.Load.Kilograms <= 500))
         {
-            yield return new(path + ".load", $"A load lies between 0 and 500 kg, not {set.Load.Kilograms:0.##} kg.");
+            yield return new(path + ".load", $"A load lies between {least:0} and 500 kg, not {set.Load.Kilograms:0.##} kg.");
         }
 
         if (set.Reserve is { } reserve && !(reserve is >= 0 and <= 20))

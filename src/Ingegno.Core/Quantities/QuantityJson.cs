@@ -30,3 +30,9 @@ public sealed class ShareJson() : QuantityJson<Share>(Share.Of, s => s.Fraction,
 
 /// <summary>Resistance over maximum, four decimals.</summary>
 public sealed class DemandJson() : QuantityJson<Demand>(Demand.Of, d => d.Value, 4);
+
+/// <summary>Newtons, two decimals.</summary>
+public sealed class ForceJson() : QuantityJson<Force>(Force.FromNewtons, f => f.Newtons, 2);
+
+/// <summary>Litres, three decimals.</summary>
+public sealed class VolumeJson() : QuantityJson<Volume>(Volume.FromLitres, v => v.Litres, 3);

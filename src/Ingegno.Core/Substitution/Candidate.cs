@@ -11,7 +11,17 @@ namespace Ingegno.Core.Substitution;
 /// <param name="Anchor">The maximum the dose was worked out with; null where there is none.</param>
 /// <param name="ToFailure">First-set repetitions to failure over the 80 percent range of the maximum; null without a dose.</param>
 public sealed record Candidate(
-    Exercise Exercise, SetUp SetUp, Dose? Dose, StrengthAnchor? Anchor, Fit Fit, RepetitionRange? ToFailure);
+    Exercise Exercise, SetUp SetUp, Dose? Dose, StrengthAnchor? Anchor, Fit Fit, RepetitionRange? ToFailure)
+{
+    /// <summary>A preferred exercise may fit this much worse and still come first (common practice).</summary>
+    private const double PreferredIsWorth = 1.1;
+
+    /// <summary>On the preferred list of the practice or the client.</summary>
+    public bool Preferred { get; init; }
+
+    /// <summary>What candidates are ordered by: the fit, and of nearly equal fits the preferred.</summary>
+    internal double Rank => Fit.Score.Fraction * (Preferred ? PreferredIsWorth : 1);
+}
 
 /// <summary>A forecast with its 80 percent range.</summary>
 public sealed record RepetitionRange(double Low, double Middle, double High);

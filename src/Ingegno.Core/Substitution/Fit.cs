@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Dosing;
 using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Substitution;
@@ -37,24 +38,19 @@ public sealed record Fit(Share Score, ImmutableArray<Share> Parts, FitPart Decis
     /// <summary>A part is never quite zero, so that one failing does not hide the others.</summary>
     private const double Least = 0.05;
 
-    // In the order of FitPart (common practice; coach).
-    private static readonly ImmutableArray<double> MainWeights = [.25, .20, .20, .20, .05, .05, .05];
-    private static readonly ImmutableArray<double> AccessoryWeights = [.30, .05, .10, .35, .05, .10, .05];
-    private static readonly ImmutableArray<double> SecondaryWeights =
-        [.. MainWeights.Zip(AccessoryWeights, (m, a) => (m + a) / 2)];
-
-    public static ImmutableArray<double> WeightsFor(Role role) => role switch
+    /// <summary>In the order of <see cref="FitPart"/>.</summary>
+    public static ImmutableArray<double> WeightsFor(Role role, FitWeights weights) => role switch
     {
-        Role.Main => MainWeights,
-        Role.Secondary => SecondaryWeights,
-        Role.Accessory => AccessoryWeights,
+        Role.Main => weights.Main,
+        Role.Secondary => [.. weights.Main.Zip(weights.Accessory, (m, a) => (m + a) / 2)],
+        Role.Accessory => weights.Accessory,
         _ => throw new ArgumentOutOfRangeException(nameof(role)),
     };
 
     /// <param name="parts">Seven values in the order of <see cref="FitPart"/>; held in 0.05 to 1.</param>
-    public static Fit Of(IReadOnlyList<double> parts, Role role)
+    public static Fit Of(IReadOnlyList<double> parts, Role role, FitWeights practice)
     {
-        var weights = WeightsFor(role);
+        var weights = WeightsFor(role, practice);
         var held = parts.Select(p => Math.Clamp(p, Least, 1)).ToArray();
         double score = 0;
         int decisive = 0;

@@ -1,4 +1,5 @@
 using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 
@@ -10,11 +11,12 @@ public static class Gate
     /// <summary>Pain over this stops loading a joint hard; over the second one at all (bands of Thomee 1997, Phys Ther 77:1690-1703; from memory).</summary>
     private const int PainHolds = 3, PainStops = 5;
 
-    public static IEnumerable<Refusal> Against(Exercise exercise, ClientProfile client, Home home) =>
-        [.. RoomReasons(exercise, client, home.Room), .. BodyReasons(exercise, client), .. RuleReasons(exercise)];
+    public static IEnumerable<Refusal> Against(Exercise exercise, ClientProfile client, Home home, HouseRules rules) =>
+        [.. RoomReasons(exercise, client, home), .. BodyReasons(exercise, client), .. RuleReasons(exercise, client, rules)];
 
-    private static IEnumerable<Refusal> RoomReasons(Exercise exercise, ClientProfile client, Room room)
+    private static IEnumerable<Refusal> RoomReasons(Exercise exercise, ClientProfile client, Home home)
     {
+        var room = home.Room;
         var headroom = client.Stature * exercise.Room.HeadroomOfStature.Fraction;
         if (!room.Outdoors && headroom > room.HeadroomOrUsual())
         {
@@ -32,11 +34,17 @@ public static class Gate
             yield return new(RefusalCause.Room, "lands hard, and there are neighbours below");
         }
 
-        if (exercise.Room.SlidingFloor && !room.FloorSlides)
+        if (exercise.Room.SlidingFloor && Sliding.In(home).IsEmpty)
         {
-            yield return new(RefusalCause.Room, "needs a floor that something slides on");
+            yield return new(RefusalCause.Room, Unsliding(home));
         }
     }
+
+    private static string Unsliding(Home home) =>
+        home.Room.Floors.IsEmpty ? "needs a floor that something slides on, and the floor is not known"
+        : home.Kit.OfType<Sliders>().FirstOrDefault() is { } slider
+            ? $"needs something that slides: {slider.Name.ToLowerInvariant()} grip on {string.Join(" and ", home.Room.Floors).ToLowerInvariant()}"
+            : "needs something that slides on this floor, and there is nothing here";
 
     private static IEnumerable<Refusal> BodyReasons(Exercise exercise, ClientProfile client)
     {
@@ -62,9 +70,24 @@ public static class Gate
         }
     }
 
-    private static IEnumerable<Refusal> RuleReasons(Exercise exercise)
+    private static IEnumerable<Refusal> RuleReasons(Exercise exercise, ClientProfile client, HouseRules rules)
     {
-        if (exercise.OffByDefault is { } reason)
+        foreach (var ban in rules.Bans.Where(b => b.Covers(exercise)))
+        {
+            yield return new(RefusalCause.Ban, $"banned in this practice: {ban.Reason}");
+        }
+
+        foreach (var ban in client.Bans.Where(b => b.Covers(exercise)))
+        {
+            yield return new(RefusalCause.Ban, $"banned for {client.Name}: {ban.Reason}");
+        }
+
+        if (client.NotYet.Contains(exercise.Id))
+        {
+            yield return new(RefusalCause.Skill, $"{client.Name} cannot do it yet");
+        }
+
+        if (exercise.OffByDefault is { } reason && !rules.Allowed.Contains(exercise.Id))
         {
             yield return new(RefusalCause.HouseRule, $"off by house rule: {reason}");
         }

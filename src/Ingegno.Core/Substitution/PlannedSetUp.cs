@@ -27,16 +27,22 @@ public sealed record PlannedSetUp(ImmutableArray<string> Against, HeldImplement?
         var implement = line.Kit is null
             ? held.MinBy(h => h.Ladder.Rungs[0].Load)
             : held.FirstOrDefault(h => h.KitId == line.Kit && h.Hold == line.Hold);
-        var against = Gate.Against(exercise, client, home.Home).Select(r => r.Reason).ToList();
+        var against = Gate.Against(exercise, client, home.Home, rules).Select(r => r.Reason).ToList();
         if (standing.Length == 0)
         {
             against.AddRange(found.Refusals.Select(r => r.Reason).DefaultIfEmpty("what it was set up on is not here any more"));
         }
-        else if (line.Load > Mass.Zero && implement?.Ladder.At(line.Load) is null)
+        else if (line.Load != Mass.Zero && implement?.Ladder.At(line.Load) is null)
         {
-            against.Add($"{line.Load} cannot be built or borne here any more");
+            against.Add($"{line.Load} cannot be built or borne here any more{Nearest(line, implement)}");
         }
 
         return new([.. against.Distinct()], implement);
     }
+
+    /// <summary>A jug gets emptied, a can eaten: the next recipe is named at once.</summary>
+    private static string Nearest(Prescription line, HeldImplement? implement) =>
+        implement is not null && RungChoice.Nearest(implement.Ladder, line.Load) is { } rung
+            ? $"; nearest now is {LoadWords.Of(rung, implement)}"
+            : "";
 }

@@ -24,18 +24,28 @@ internal static class Prescribing
             TopOfRange = dose?.TopOfRange ?? line.Sets.Max(s => s.High),
             PerSide = exercise.Sides == Sides.OneAtATime || line.PerSide,
             Load = rung.Load,
-            Kit = rung.Load > Mass.Zero ? implement?.KitId : null,
-            Hold = rung.Load > Mass.Zero ? implement?.Hold : null,
+            Kit = rung.Load != Mass.Zero ? implement?.KitId : null,
+            Hold = rung.Load != Mass.Zero ? implement?.Hold : null,
             LoadInWords = LoadWords.Of(rung, implement),
             Tempo = dose?.Tempo,
             Rest = dose?.Rest ?? line.Rest ?? HouseRules.UsualRest(line.Sets[0].Middle),
             Reserve = dose is null ? null : Math.Round(Math.Max(0, dose.Reserve), 1),
             Geometry = candidate.SetUp.Geometry,
-            Placement = [.. candidate.SetUp.Placed.Where(p => p.Fixture.Kind != Homes.FixtureKind.Wall).Select(PlacementInWords)],
+            Supports = [.. candidate.SetUp.Placed.Where(p => p.Fixture.Kind != Homes.FixtureKind.Wall).SelectMany(Supporting)],
+            Placement = [.. candidate.SetUp.Placed.Where(p => p.Fixture.Kind != Homes.FixtureKind.Wall).Select(PlacementInWords), .. FeetInWords(candidate.SetUp)],
             SetUp = exercise.SetUp,
             Cues = exercise.Cues,
             Cautions = exercise.Cautions,
         };
+    }
+
+    private static IEnumerable<Support> Supporting(PlacedFixture placed)
+    {
+        yield return new(placed.Fixture.Id, placed.Role, placed.Height);
+        if (placed.Partner is { } partner)
+        {
+            yield return new(partner.Id, placed.Role, placed.Height);
+        }
     }
 
     private static string PlacementInWords(PlacedFixture placed)
@@ -46,6 +56,18 @@ internal static class Prescribing
             FixtureRole.ShouldersRaised => "Shoulders",
             _ => placed.Role.ToString(),
         };
-        return $"{role}: {placed.Fixture.Name}, {placed.Fixture.Height}";
+        string where = placed.Partner is { } partner ? $"{placed.Fixture.Name} and {partner.Name}" : placed.Fixture.Name;
+        string note = placed.Note is null ? "" : $" ({placed.Note})";
+        return $"{role}: {where}, {placed.Fixture.Height}{note}";
+    }
+
+    private static IEnumerable<string> FeetInWords(SetUp setUp)
+    {
+        if (setUp.FeetOut is { } feet)
+        {
+            yield return feet < Length.Zero ? $"Heels: {feet * -1} behind the point under the grip"
+                : feet > Length.Zero ? $"Heels: {feet} in front of the point under the grip"
+                : "Heels: straight under the grip";
+        }
     }
 }

@@ -10,6 +10,7 @@ public enum RefusalCause
     Joint,
     Skill,
     HouseRule,
+    Ban,
     Dose,
 }
 

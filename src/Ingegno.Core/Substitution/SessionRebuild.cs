@@ -17,7 +17,7 @@ public sealed class SessionRebuild
     /// <summary>The dose part from which the written exercise is kept though another would fit a little better.</summary>
     private const double EnoughToStay = 0.70;
 
-    private const int MostAlternatives = 8, MostRefused = 6;
+    private const int MostAlternatives = 8, MostRefused = 10;
 
     private readonly ClientProfile _client;
     private readonly Catalogue _catalogue;
@@ -31,14 +31,7 @@ public sealed class SessionRebuild
         ClientProfile client, Home home, Catalogue catalogue, HouseRules rules, DateOnly today, WrittenProgramme programme)
     {
         (_client, _catalogue, _rules) = (client, catalogue, rules);
-        var lifted = client.Lifts.Select(l => l.Exercise).ToHashSet(StringComparer.Ordinal);
-        var written = programme.Sessions
-            .SelectMany(s => s.Lines, (session, line) => (session, line))
-            .Where(p => p.line.Exercise is { } id && !lifted.Contains(id))
-            .Select(p => IntentReading.AnchorFromLine(
-                p.line, catalogue[p.line.Exercise!], client, rules, Supersets.PartnerTime(p.line, p.session)))
-            .OfType<StrengthAnchor>();
-        _anchors = StrengthAnchors.Of(client, catalogue, written);
+        _anchors = WrittenAnchors.Of(client, catalogue, rules, programme);
         _search = new SubstituteSearch(client, new PreparedHome(home, today), catalogue, _anchors, rules);
     }
 
@@ -118,7 +111,7 @@ public sealed class SessionRebuild
 
     private static Candidate? Pick(Choice found, HashSet<string> used) =>
         found.Candidates
-            .OrderByDescending(c => c.Fit.Score.Fraction * (used.Contains(c.Exercise.Id) ? TwiceInSession : 1))
+            .OrderByDescending(c => c.Rank * (used.Contains(c.Exercise.Id) ? TwiceInSession : 1))
             .FirstOrDefault();
 
     private RebuiltLine Describe(

@@ -9,39 +9,21 @@ using Ingegno.Core.Safety;
 
 namespace Ingegno.Core.Substitution;
 
-/// <summary>A home with its ladders worked out once, and the day it is used.</summary>
-public sealed class PreparedHome(Home home, DateOnly today)
-{
-    /// <summary>A wall is everywhere and needs no entry.</summary>
-    private static readonly Fixture Wall = new()
-    {
-        Id = "wall",
-        Name = "Wall",
-        Kind = FixtureKind.Wall,
-        Height = Length.FromMetres(2),
-    };
-
-    public Home Home { get; } = home;
-
-    public DateOnly Today { get; } = today;
-
-    public ImmutableArray<HeldImplement> Implements { get; } = HomeLadders.Of(home);
-
-    public ImmutableArray<Fixture> Fixtures { get; } = [.. home.Fixtures, Wall];
-}
-
 /// <summary>The set-ups of one exercise in one home, or why there are none.</summary>
 public static class SetUpSearch
 {
+    /// <summary>Where the heels may stand in a lean, from behind the grip to well in front of it (common practice).</summary>
+    private static readonly ImmutableArray<Length> LeanDistances =
+        [.. Enumerable.Range(-2, 7).Select(i => Length.FromCentimetres(i * 10))];
+
     /// <summary>Set-ups that passed, and the reasons for those that did not when none did.</summary>
     public sealed record Found(ImmutableArray<SetUp> SetUps, ImmutableArray<Refusal> Refusals);
 
     public static Found For(Exercise exercise, ClientProfile client, PreparedHome home, HouseRules rules)
     {
-        var implements = Implements(exercise, home).ToArray();
-        if (implements.Length == 0)
+        if (MissingKit(exercise, home) is { } missing)
         {
-            return new([], [new Refusal(RefusalCause.Kit, MissingLoad(exercise))]);
+            return new([], [new Refusal(RefusalCause.Kit, missing)]);
         }
 
         var refusals = new List<Refusal>();
@@ -49,7 +31,7 @@ public static class SetUpSearch
         foreach (var need in exercise.Fixtures)
         {
             var usable = Usable(need, exercise, client, home, rules, refusals).ToArray();
-            placements = [.. placements.SelectMany(p => usable.Select(f => p.Add(new PlacedFixture(need.Role, f))))];
+            placements = [.. placements.SelectMany(p => usable.Select(p.Add))];
         }
 
         if (placements.Count == 0)
@@ -57,12 +39,22 @@ public static class SetUpSearch
             return new([], [.. refusals]);
         }
 
-        return new(
-            [.. placements.SelectMany(
-                placed => implements.Select(i => new SetUp(placed, WithinLimits(i, placed, exercise, client, home, rules))))
-                .Where(s => s.Ladder.Rungs.Length > 0)],
-            []);
+        SetUp[] setUps =
+        [
+            .. from placed in placements
+               from held in Implements(exercise, placed, client, home)
+               let within = WithinLimits(held, placed, exercise, client, home, rules)
+               where within is null || within.Ladder.Rungs.Length > 0
+               from feetOut in FeetOut(exercise)
+               select new SetUp(placed, within, feetOut),
+        ];
+        return setUps.Length > 0
+            ? new([.. setUps], [])
+            : new([], [new Refusal(RefusalCause.Kit, "nothing here loads it within what its fixtures and bands may take")]);
     }
+
+    private static IEnumerable<Length?> FeetOut(Exercise exercise) =>
+        exercise.Load.Body == BodyModel.StandingLeanRow ? LeanDistances.Select(d => (Length?)d) : [null];
 
     /// <summary>Only the rungs under which every fixture still passes.</summary>
     private static HeldImplement? WithinLimits(
@@ -75,38 +67,60 @@ public static class SetUpSearch
 
         return held with
         {
-            Ladder = new LoadLadder([.. held.Ladder.Rungs.Where(rung => placed.Zip(exercise.Fixtures).All(p =>
-                SetupCheck.Of(
-                    p.First.Fixture,
-                    Borne(rung.Load, p.First.Fixture, p.Second, exercise, client),
-                    p.Second.Motion,
-                    home.Today,
-                    rules.PassDays).Verdict == SetupVerdict.Pass))]),
+            Ladder = new LoadLadder([.. held.Ladder.Rungs.Where(rung => placed.Zip(exercise.Fixtures)
+                .All(p => Findings(p.First, p.Second, rung, exercise, client, home, rules).All(f => f.Verdict == SetupVerdict.Pass)))]),
         };
     }
 
     /// <summary>Every implement held in a way the exercise takes; null stands for body weight alone.</summary>
-    private static IEnumerable<HeldImplement?> Implements(Exercise exercise, PreparedHome home)
+    private static IEnumerable<HeldImplement?> Implements(
+        Exercise exercise, ImmutableArray<PlacedFixture> placed, ClientProfile client, PreparedHome home)
     {
         if (!exercise.NeedsLoad)
         {
             yield return null;
         }
 
-        foreach (var held in home.Implements.Where(h => exercise.Holds.Contains(h.Hold)))
+        foreach (var held in home.Implements.Where(h => CanHold(h, exercise)))
         {
             yield return held;
         }
+
+        if (exercise.Band is { } run && !home.Bands.IsEmpty)
+        {
+            var anchor = placed.FirstOrDefault(p => p.Role is FixtureRole.Anchor or FixtureRole.Grip)?.Height;
+            var ladder = BandLadder.For(home.Bands, run, client.Stature, anchor, home.Home.Room.FloorLengthOrUsual()).Offered();
+            if (!ladder.Rungs.IsEmpty)
+            {
+                yield return new HeldImplement("bands", "Bands", Hold.Band, ladder);
+            }
+        }
     }
 
-    private static string MissingLoad(Exercise exercise) => exercise.Holds is [Hold.Pair]
-        ? "needs a matched pair, and there is none here"
-        : "needs a load that can be held this way, and there is none here";
+    /// <summary>Held in a way the exercise takes; over the head nothing that may shift or fall out.</summary>
+    private static bool CanHold(HeldImplement held, Exercise exercise) =>
+        exercise.Holds.Contains(held.Hold) && !(exercise.OverHead && held.Shifts);
 
-    private static IEnumerable<Fixture> Usable(
+    private static string? MissingKit(Exercise exercise, PreparedHome home)
+    {
+        bool canHold = home.Implements.Any(h => CanHold(h, exercise));
+        bool canBand = exercise.Band is { } run
+            && home.Bands.Any(b => (b.Shape == BandShape.MiniLoop) == (run.Hold == BandHold.AroundThighs));
+        return !exercise.NeedsLoad || canHold || canBand ? null
+            : exercise.Band is not null && exercise.Holds.IsEmpty ? exercise.Band.Hold == BandHold.AroundThighs
+                ? "needs a mini band, and there is none here"
+                : "needs a band, and there is none here"
+            : exercise.Holds is [Hold.Pair] ? "needs a matched pair, and there is none here"
+            : exercise.Holds is [Hold.Bar] ? "needs a bar with plates, and there is none here"
+            : exercise.Holds is [Hold.FootOnScale] ? "needs a bathroom scale to read the foot's help off, and there is none here"
+            : exercise.OverHead ? "goes over the head and needs a load with a handle and a lid, and there is none here"
+            : "needs a load that can be held this way, and there is none here";
+    }
+
+    private static IEnumerable<PlacedFixture> Usable(
         FixtureNeed need, Exercise exercise, ClientProfile client, PreparedHome home, HouseRules rules, List<Refusal> refusals)
     {
-        var right = home.Fixtures.Where(f => need.Kinds.Contains(f.Kind)).ToArray();
+        var right = home.Fixtures.Where(f => need.Kinds.Any(kind => FixtureKinds.Serves(f.Kind, kind))).ToArray();
         if (right.Length == 0)
         {
             refusals.Add(new(RefusalCause.Kit, $"needs {Words(need)}"));
@@ -115,53 +129,52 @@ public static class SetUpSearch
 
         foreach (var fixture in right)
         {
-            if (Unfit(fixture, need, client) is { } misfit)
+            var found = Placements.On(fixture, need, client, home);
+            if (found.Misfit is { } misfit)
             {
                 refusals.Add(new(RefusalCause.Kit, misfit));
-                continue;
             }
 
-            var finding = SetupCheck.Of(fixture, Borne(Mass.Zero, fixture, need, exercise, client), need.Motion, home.Today, rules.PassDays);
-            if (finding.Verdict == SetupVerdict.Pass)
+            foreach (var placed in found.Places)
             {
-                yield return fixture;
-            }
-            else
-            {
-                refusals.Add(new(RefusalCause.Safety, finding.Reason));
+                var failed = Findings(placed, need, LoadLadder.BodyOnly.Rungs[0], exercise, client, home, rules)
+                    .FirstOrDefault(f => f.Verdict != SetupVerdict.Pass);
+                if (failed is null)
+                {
+                    yield return placed;
+                }
+                else if (refusals.All(r => r.Reason != failed.Reason))
+                {
+                    refusals.Add(new(RefusalCause.Safety, failed.Reason));
+                }
             }
         }
     }
 
-    private static string? Unfit(Fixture fixture, FixtureNeed need, ClientProfile client)
+    /// <summary>The judgement of each fixture a placement leans on; of a strap too.</summary>
+    private static IEnumerable<SetupFinding> Findings(
+        PlacedFixture placed, FixtureNeed need, Rung rung, Exercise exercise, ClientProfile client, PreparedHome home, HouseRules rules)
     {
-        if (fixture.Count < need.Count)
+        var resting = FixtureLoad.AtRest(rung, placed, need, exercise, client);
+        yield return SetupCheck.Of(placed.Fixture, resting, need.Motion, home.Today, rules.PassDays);
+        if (placed.Partner is { } partner)
         {
-            return $"needs {need.Count} of {fixture.Name} at one height, there is {fixture.Count}";
+            yield return SetupCheck.Of(partner, resting, need.Motion, home.Today, rules.PassDays);
         }
 
-        if (fixture.Kind == FixtureKind.Wall)
+        if (need.Role == FixtureRole.Grip && placed.Height < placed.Fixture.Height && home.Straps is { } straps)
         {
-            return null;
+            yield return SetupCheck.OfStraps(straps, resting, need.Motion);
         }
-
-        var lowest = client.Stature * need.LowestOfStature.Fraction;
-        var highest = client.Stature * need.HighestOfStature.Fraction;
-        return fixture.Height < lowest ? $"{fixture.Name} at {fixture.Height} is too low, {lowest} to {highest} wanted"
-            : fixture.Height > highest ? $"{fixture.Name} at {fixture.Height} is too high, {lowest} to {highest} wanted"
-            : null;
-    }
-
-    /// <summary>What one fixture bears at rest, with an external load in the hands or on the back.</summary>
-    private static Mass Borne(Mass load, Fixture fixture, FixtureNeed need, Exercise exercise, ClientProfile client)
-    {
-        var geometry = new SetUp([new PlacedFixture(need.Role, fixture)], null).Geometry;
-        var share = need.Bears ?? Resistance.BodyMoved(exercise.Load, client, geometry);
-        return share * (client.BodyMass + load) * (1.0 / need.Count);
     }
 
     private static string Words(FixtureNeed need)
     {
+        if (need.Zone is { } zone)
+        {
+            return $"a {zone.ToString().ToLowerInvariant()} anchor for the band";
+        }
+
         string kinds = string.Join(" or ", need.Kinds.Where(k => k != FixtureKind.Wall).Select(Name));
         return need.Count > 1 ? $"{need.Count} of equal height: {kinds}" : kinds;
     }
@@ -170,6 +183,7 @@ public static class SetUpSearch
     {
         FixtureKind.DoorAnchor => "a door anchor",
         FixtureKind.PullUpBar => "a pull-up bar",
+        FixtureKind.CounterCorner => "a counter corner",
         FixtureKind.Stairs => "stairs",
         _ => "a " + kind.ToString().ToLowerInvariant(),
     };

@@ -34,7 +34,7 @@ public sealed class SubstituteSearch(
             var (candidate, reasons) = Try(exercise, written, intent, role, wishes(exercise.Id));
             if (candidate is not null)
             {
-                candidates.Add(candidate);
+                candidates.Add(candidate with { Preferred = IsPreferred(exercise) });
             }
             else if (exercise.Setting != Setting.Gym)
             {
@@ -43,9 +43,12 @@ public sealed class SubstituteSearch(
         }
 
         return new Choice(
-            [.. candidates.OrderByDescending(c => Math.Round(c.Fit.Score.Fraction, 6)).ThenBy(c => c.Exercise.Id, StringComparer.Ordinal)],
+            [.. candidates.OrderByDescending(c => Math.Round(c.Rank, 6)).ThenBy(c => c.Exercise.Id, StringComparer.Ordinal)],
             [.. refused.OrderByDescending(r => r.Likeness).ThenBy(r => r.Exercise.Id, StringComparer.Ordinal)]);
     }
+
+    private bool IsPreferred(Exercise exercise) =>
+        rules.Preferred.Contains(exercise.Id) || client.Preferred.Contains(exercise.Id);
 
     /// <summary>How readily a coach would think of it: muscles, helped by the same pattern.</summary>
     private static Share Likeness(Exercise written, Exercise exercise)
@@ -67,7 +70,7 @@ public sealed class SubstituteSearch(
             return (null, [new Refusal(RefusalCause.Kit, "needs the gym")]);
         }
 
-        ImmutableArray<Refusal> against = [.. Gate.Against(exercise, client, home.Home)];
+        ImmutableArray<Refusal> against = [.. Gate.Against(exercise, client, home.Home, rules)];
         var found = SetUpsOf(exercise);
         if (!against.IsEmpty || found.SetUps.IsEmpty)
         {
@@ -77,7 +80,7 @@ public sealed class SubstituteSearch(
         if (intent is null)
         {
             var parts = FitParts.Of(written, exercise, null, null, client.Level);
-            return (new Candidate(exercise, found.SetUps[0], null, null, Fit.Of(parts, role), null), []);
+            return (new Candidate(exercise, found.SetUps[0], null, null, Fit.Of(parts, role, rules.Weights), null), []);
         }
 
         return BestSetUp(exercise, written, intent, role, wish, found.SetUps) is { } best
@@ -113,7 +116,7 @@ public sealed class SubstituteSearch(
                 continue;
             }
 
-            var fit = Fit.Of(FitParts.Of(written, exercise, intent, dose, client.Level), role);
+            var fit = Fit.Of(FitParts.Of(written, exercise, intent, dose, client.Level), role, rules.Weights);
             if (best is null || IsBetter(fit, dose, best))
             {
                 best = new Candidate(exercise, setUp, dose, anchor, fit, null);

@@ -8,6 +8,7 @@ using Ingegno.Core.Progression;
 using Ingegno.Core.Substitution;
 using Ingegno.Formats.ProgrammeText;
 using Ingegno.Server.Accounts;
+using Ingegno.Server.Clients;
 using Ingegno.Server.Log;
 using Ingegno.Server.Web;
 using Ingegno.Storage;
@@ -46,29 +47,29 @@ internal static class BenchEndpoints
     }
 
     private static async Task<Results<Ok<BenchView>, ValidationProblem, ProblemHttpResult>> RebuildAsync(
-        string id, BenchForm form, ClaimsPrincipal user, Storage.Clients clients, TimeProvider clock)
+        string id, BenchForm form, ClaimsPrincipal user, Cases cases, TimeProvider clock, string? place = null)
     {
-        if (Problems(form.Choices) is { Length: > 0 } problems)
+        if (await cases.FindAsync(user.CoachId(), id, place) is not { } about)
         {
-            return Answers.Invalid(problems);
+            return Answers.Missing("client");
         }
 
-        return await RebuiltAsync(id, form.Text, form.Choices, user, clients, clock) is { } view
-            ? TypedResults.Ok(view)
-            : Answers.Missing("client");
+        return Problems(form.Choices, about.Rules) is { Length: > 0 } problems
+            ? Answers.Invalid(problems)
+            : TypedResults.Ok(Rebuild(form.Text, form.Choices, about, clock));
     }
 
     private static async Task<Results<Ok<PlanView>, ProblemHttpResult>> FindAsync(
-        string id, ClaimsPrincipal user, Storage.Clients clients, Plans plans, SetLogs logs, TimeProvider clock)
+        string id, ClaimsPrincipal user, Cases cases, Plans plans, SetLogs logs, TimeProvider clock)
     {
         string coach = user.CoachId();
-        if (await clients.FindAsync(coach, id) is not { } client || await clients.HomeAsync(coach, id) is not { } home)
+        if (await cases.FindAsync(coach, id) is not { } about)
         {
             return Answers.Missing("client");
         }
 
         var plan = await plans.FindAsync(coach, id);
-        var steps = NextSteps.For(client.Profile, home.Value, plan.Value, await logs.OfClientAsync(coach, id), Today.ByThe(clock));
+        var steps = NextSteps.For(about.Profile, about.Home, about.Rules, plan.Value, await logs.OfClientAsync(coach, id), Today.ByThe(clock));
         return TypedResults.Ok(new PlanView(
             plan.Value,
             plan.Version,
@@ -77,45 +78,37 @@ internal static class BenchEndpoints
 
     /// <summary>Works the plan out anew from text and choices, so that what is saved is what the engine says, and freezes it.</summary>
     private static async Task<Results<Ok<PlanView>, ValidationProblem, ProblemHttpResult>> SaveAsync(
-        string id, PlanForm form, ClaimsPrincipal user, Storage.Clients clients, Plans plans, TimeProvider clock)
+        string id, PlanForm form, ClaimsPrincipal user, Cases cases, Plans plans, TimeProvider clock)
     {
         if (form.Text.Length > ProgrammeReader.MostCharacters)
         {
             return Answers.Invalid([new("text", $"The text is too long: at most {ProgrammeReader.MostCharacters:N0} characters.")]);
         }
 
-        if (Problems(form.Choices) is { Length: > 0 } problems)
-        {
-            return Answers.Invalid(problems);
-        }
-
-        if (await RebuiltAsync(id, form.Text, form.Choices, user, clients, clock) is not { } view)
+        if (await cases.FindAsync(user.CoachId(), id) is not { } about)
         {
             return Answers.Missing("client");
         }
 
+        if (Problems(form.Choices, about.Rules) is { Length: > 0 } problems)
+        {
+            return Answers.Invalid(problems);
+        }
+
+        var view = Rebuild(form.Text, form.Choices, about, clock);
         var plan = new Plan(form.Text, form.Choices, [.. view.Sessions.Select(Frozen)], clock.GetUtcNow());
         var result = await plans.SaveAsync(user.CoachId(), id, plan, form.Version);
         return result.Saved ? TypedResults.Ok(new PlanView(plan, result.Version, [])) : Answers.Stale();
     }
 
-    private static async Task<BenchView?> RebuiltAsync(
-        string id, string text, ImmutableArray<LineChoice> choices, ClaimsPrincipal user, Storage.Clients clients, TimeProvider clock)
-    {
-        string coach = user.CoachId();
-        if (await clients.FindAsync(coach, id) is not { } client || await clients.HomeAsync(coach, id) is not { } home)
-        {
-            return null;
-        }
-
-        return Rebuild(text, choices, client.Profile, home.Value, Today.ByThe(clock));
-    }
+    private static BenchView Rebuild(string text, ImmutableArray<LineChoice> choices, Case about, TimeProvider clock) =>
+        Rebuild(text, choices, about.Profile, about.Home, about.Rules, Today.ByThe(clock));
 
     internal static BenchView Rebuild(
-        string text, ImmutableArray<LineChoice> choices, ClientProfile client, Home home, DateOnly today)
+        string text, ImmutableArray<LineChoice> choices, ClientProfile client, Home home, HouseRules rules, DateOnly today)
     {
         var read = ProgrammeReader.Read(text, Catalogue.Shipped, client.Unit);
-        var rebuild = new SessionRebuild(client, home, Catalogue.Shipped, HouseRules.Default, today, read.Programme);
+        var rebuild = new SessionRebuild(client, home, Catalogue.Shipped, rules, today, read.Programme);
         return new BenchView(
             [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, choices))], read.Problems, rebuild.AllGuessed);
     }
@@ -129,16 +122,16 @@ internal static class BenchEndpoints
             line.Chosen is { } chosen ? string.Join(' ', new[] { chosen.Reason, chosen.Loss }.OfType<string>()) : "",
             line.Chosen?.Prescription))]);
 
-    private static InputProblem[] Problems(ImmutableArray<LineChoice> choices) =>
+    private static InputProblem[] Problems(ImmutableArray<LineChoice> choices, HouseRules rules) =>
         choices.Length > MostChoices
             ? [new("choices", $"More than {MostChoices} choices: rebuild the session anew.")]
-            : [.. choices.SelectMany((choice, i) => Problems(choice, $"choices[{i}]"))];
+            : [.. choices.SelectMany((choice, i) => Problems(choice, rules, $"choices[{i}]"))];
 
-    private static IEnumerable<InputProblem> Problems(LineChoice choice, string path)
+    private static IEnumerable<InputProblem> Problems(LineChoice choice, HouseRules rules, string path)
     {
-        if (choice.Load is { } load && !(load.Kilograms is >= 0 and <= 500))
+        if (choice.Load is { } load && !(load.Kilograms is >= -200 and <= 500))
         {
-            yield return new(path + ".load", "A load lies between 0 and 500 kg.");
+            yield return new(path + ".load", "A load lies between -200 (taken off by a band or foot) and 500 kg.");
         }
 
         if (choice.Repetitions is < 1 or > 100)
@@ -151,9 +144,9 @@ internal static class BenchEndpoints
             yield return new(path + ".rest", "A rest lasts up to 30 minutes.");
         }
 
-        if (choice.Tempo is { } tempo && !HouseRules.Default.Allows(tempo))
+        if (choice.Tempo is { } tempo && !rules.Allows(tempo))
         {
-            yield return new(path + ".tempo", $"{tempo} is outside the house rules: at most {HouseRules.Default.LongestRepetition} s a repetition.");
+            yield return new(path + ".tempo", $"{tempo} is outside the house rules: at most {rules.LongestRepetition} s a repetition.");
         }
     }
 }

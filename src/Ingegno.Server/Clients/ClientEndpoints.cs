@@ -3,6 +3,7 @@ using System.Security.Claims;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Quantities;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Web;
 using Ingegno.Storage;
@@ -11,7 +12,13 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace Ingegno.Server.Clients;
 
 /// <summary>A client with the version it was read at.</summary>
-public sealed record ClientView(string Id, ClientProfile Profile, long Version);
+/// <param name="Sending">Whether anything may be sent to them, and if not why.</param>
+/// <param name="Closeness">How closely home must copy the gym.</param>
+public sealed record ClientView(string Id, ClientProfile Profile, long Version, SendingLeave Sending, Share Closeness)
+{
+    internal static ClientView Of(string id, ClientProfile profile, long version, DateOnly today) =>
+        new(id, profile, version, SendingLeave.For(profile), RequiredCloseness.Of(profile, today));
+}
 
 /// <summary>A changed profile and the version the change was made on.</summary>
 public sealed record ClientForm(ClientProfile Profile, long Version);
@@ -39,16 +46,17 @@ internal static class ClientEndpoints
 
     /// <summary>Clients ranked by the decision that waits, then by name.</summary>
     private static async Task<Ok<DeskRow[]>> DeskAsync(
-        ClaimsPrincipal user, Storage.Clients clients, Plans plans, SetLogs logs, TimeProvider clock)
+        ClaimsPrincipal user, Storage.Clients clients, Places places, Storage.Practices practices, Plans plans, SetLogs logs, TimeProvider clock)
     {
         string coach = user.CoachId();
+        var rules = (await practices.FindAsync(coach)).Value.Rules;
         var rows = new List<DeskRow>();
         foreach (var client in await clients.AllAsync(coach))
         {
-            var home = await clients.HomeAsync(coach, client.Id);
+            var place = await places.FindAsync(coach, client.Id);
             var plan = await plans.FindAsync(coach, client.Id);
             var sets = await logs.OfClientAsync(coach, client.Id);
-            var decision = Decisions.For(client.Profile, home?.Value ?? new Home(), plan.Value, sets, Today.ByThe(clock));
+            var decision = Decisions.For(client.Profile, place?.Home ?? new Home(), rules, plan.Value, sets, Today.ByThe(clock));
             rows.Add(new(
                 client.Id, client.Profile.Name, client.Profile.Note, decision,
                 [.. sets.Select(s => s.On).Distinct().OrderDescending().Take(8)]));
@@ -77,13 +85,13 @@ internal static class ClientEndpoints
     }
 
     private static async Task<Results<Ok<ClientView>, ProblemHttpResult>> FindAsync(
-        string id, ClaimsPrincipal user, Storage.Clients clients) =>
+        string id, ClaimsPrincipal user, Storage.Clients clients, TimeProvider clock) =>
         await clients.FindAsync(user.CoachId(), id) is { } client
-            ? TypedResults.Ok(new ClientView(client.Id, client.Profile, client.Version))
+            ? TypedResults.Ok(ClientView.Of(client.Id, client.Profile, client.Version, Today.ByThe(clock)))
             : Answers.Missing("client");
 
     private static async Task<Results<Ok<ClientView>, ValidationProblem, ProblemHttpResult>> SaveAsync(
-        string id, ClientForm form, ClaimsPrincipal user, Storage.Clients clients)
+        string id, ClientForm form, ClaimsPrincipal user, Storage.Clients clients, TimeProvider clock)
     {
         var problems = ClientProblems.Of(form.Profile, Core.Exercises.Catalogue.Shipped);
         if (problems.Count > 0)
@@ -92,7 +100,7 @@ internal static class ClientEndpoints
         }
 
         var result = await clients.SaveAsync(user.CoachId(), id, form.Profile, form.Version);
-        return result.Saved ? TypedResults.Ok(new ClientView(id, form.Profile, result.Version))
+        return result.Saved ? TypedResults.Ok(ClientView.Of(id, form.Profile, result.Version, Today.ByThe(clock)))
             : result.Version == 0 ? Answers.Missing("client")
             : Answers.Stale();
     }

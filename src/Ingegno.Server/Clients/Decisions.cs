@@ -1,4 +1,5 @@
 using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Progression;
 using Ingegno.Server.Log;
@@ -9,7 +10,7 @@ namespace Ingegno.Server.Clients;
 /// <summary>What waits for the coach on one client.</summary>
 /// <param name="Rank">0 first.</param>
 /// <param name="Sentence">The decision spelled out.</param>
-/// <param name="View">Where it is made: home, bench or log.</param>
+/// <param name="View">Where it is made: profile, home, bench or log.</param>
 /// <param name="Waits">False when there is nothing to decide.</param>
 public sealed record DeskDecision(int Rank, string Sentence, string View, bool Waits);
 
@@ -17,9 +18,9 @@ public sealed record DeskDecision(int Rank, string Sentence, string View, bool W
 internal static class Decisions
 {
     internal static DeskDecision For(
-        ClientProfile client, Home home, Plan plan, IReadOnlyList<SetLog> sets, DateOnly today)
+        ClientProfile client, Home home, HouseRules rules, Plan plan, IReadOnlyList<SetLog> sets, DateOnly today)
     {
-        var steps = NextSteps.For(client, home, plan, sets, today).Where(l => l.Step is not null).ToArray();
+        var steps = NextSteps.For(client, home, rules, plan, sets, today).Where(l => l.Step is not null).ToArray();
         if (steps.FirstOrDefault(l => l.Step!.Kind == StepKind.Stop) is { } stop)
         {
             return new(0, stop.Step!.Sentence, "log", true);
@@ -41,16 +42,21 @@ internal static class Decisions
             return new(3, $"{lines} {(lines == 1 ? "line has" : "lines have")} no stand-in yet.", "bench", true);
         }
 
+        if (!SendingLeave.For(client).Allowed)
+        {
+            return new(4, SendingLeave.For(client).Why!, "profile", true);
+        }
+
         if (steps.FirstOrDefault(l => l.Step!.Kind == StepKind.Load) is { } load)
         {
-            return new(4, $"{load.Prescription.Name}: {load.Step!.Sentence}", "log", true);
+            return new(5, $"{load.Prescription.Name}: {load.Step!.Sentence}", "log", true);
         }
 
         var waiting = steps.Where(l => l.Step!.Kind == StepKind.Repetitions).ToArray();
         return waiting.Length > 0
-            ? new(5, waiting.Length == 1 ? $"{waiting[0].Prescription.Name}: {waiting[0].Step!.Sentence}" : $"{waiting.Length} lines are ready for their next step.", "log", true)
+            ? new(6, waiting.Length == 1 ? $"{waiting[0].Prescription.Name}: {waiting[0].Step!.Sentence}" : $"{waiting.Length} lines are ready for their next step.", "log", true)
             : sets.Count == 0
-            ? new(6, "Plan saved; nothing logged yet.", "log", false)
-            : new(7, "Nothing waits.", "log", false);
+            ? new(7, "Plan saved; nothing logged yet.", "log", false)
+            : new(8, "Nothing waits.", "log", false);
     }
 }

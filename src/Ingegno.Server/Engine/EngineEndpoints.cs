@@ -12,8 +12,17 @@ public sealed record LadderView(ImmutableArray<HeldImplement> Implements);
 /// <summary>Stateless computations: JSON in, JSON out, nothing kept.</summary>
 internal static class EngineEndpoints
 {
-    internal static void MapEngine(this RouteGroupBuilder api) =>
-        api.MapPost("/engine/load-ladder", LoadLadder).WithName("loadLadder");
+    internal static void MapEngine(this RouteGroupBuilder api)
+    {
+        var engine = api.MapGroup("/engine");
+        engine.MapPost("/load-ladder", LoadLadder).WithName("loadLadder");
+        engine.MapPost("/packing", PackingEngine.Pack).WithName("packing");
+        engine.MapPost("/fill", PackingEngine.Fill).WithName("fill");
+        engine.MapPost("/weighing", PackingEngine.Weigh).WithName("weighing");
+        engine.MapPost("/band-fit", BandEngine.Fit).WithName("bandFit");
+        engine.MapPost("/band-setting", BandEngine.Set).WithName("bandSetting");
+        engine.MapPost("/body-share", BodyShareEngine.Share).WithName("bodyShare");
+    }
 
     private static Results<Ok<LadderView>, ValidationProblem> LoadLadder(Home home)
     {

@@ -1,8 +1,10 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
+using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Progression;
 using Ingegno.Server.Accounts;
+using Ingegno.Server.Clients;
 using Ingegno.Server.Web;
 using Ingegno.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -32,20 +34,20 @@ internal static class LogEndpoints
     }
 
     private static async Task<Results<Ok<ProgressView>, ProblemHttpResult>> ProgressAsync(
-        string id, ClaimsPrincipal user, Storage.Clients clients, Plans plans, SetLogs logs, TimeProvider clock) =>
-        await ReadAsync(id, user.CoachId(), clients, plans, logs, clock) is { } read
+        string id, ClaimsPrincipal user, Cases cases, Plans plans, SetLogs logs, TimeProvider clock) =>
+        await ReadAsync(id, user.CoachId(), cases, plans, logs, clock) is { } read
             ? TypedResults.Ok(read.View)
             : Answers.Missing("client");
 
     private static async Task<Results<Ok<ProgressView>, ValidationProblem, ProblemHttpResult>> SaveAsync(
-        string id, LogForm form, ClaimsPrincipal user, Storage.Clients clients, Plans plans, SetLogs logs, TimeProvider clock)
+        string id, LogForm form, ClaimsPrincipal user, Cases cases, Plans plans, SetLogs logs, TimeProvider clock)
     {
         var today = Today.ByThe(clock);
         InputProblem[] problems = form.Sets.Length > MostSets
             ? [new("sets", $"At most {MostSets} sets at a time.")]
             :
             [
-                .. form.Sets.SelectMany((set, i) => SetLogProblems.Of(set, $"sets[{i}]")),
+                .. form.Sets.SelectMany((set, i) => SetLogProblems.Of(set, $"sets[{i}]", Catalogue.Shipped)),
                 .. form.Sets.Select((set, i) => (set, i)).Where(p => p.set.On > today.AddDays(1))
                     .Select(p => new InputProblem($"sets[{p.i}].on", $"{p.set.On:d MMM yyyy} is still to come: give the day it was done.")),
             ];
@@ -55,22 +57,22 @@ internal static class LogEndpoints
         }
 
         string coach = user.CoachId();
-        if (await clients.FindAsync(coach, id) is null)
+        if (await cases.FindAsync(coach, id) is null)
         {
             return Answers.Missing("client");
         }
 
         await logs.SaveAsync(coach, id, form.Sets);
-        var read = await ReadAsync(id, coach, clients, plans, logs, clock);
+        var read = await ReadAsync(id, coach, cases, plans, logs, clock);
         return TypedResults.Ok(read!.View);
     }
 
     /// <summary>Writes the proposed next prescription of each named line into the plan.</summary>
     private static async Task<Results<Ok<ProgressView>, ProblemHttpResult>> TakeStepsAsync(
-        string id, StepsForm form, ClaimsPrincipal user, Storage.Clients clients, Plans plans, SetLogs logs, TimeProvider clock)
+        string id, StepsForm form, ClaimsPrincipal user, Cases cases, Plans plans, SetLogs logs, TimeProvider clock)
     {
         string coach = user.CoachId();
-        if (await ReadAsync(id, coach, clients, plans, logs, clock) is not { } read)
+        if (await ReadAsync(id, coach, cases, plans, logs, clock) is not { } read)
         {
             return Answers.Missing("client");
         }
@@ -94,7 +96,7 @@ internal static class LogEndpoints
             return Answers.Stale();
         }
 
-        var after = await ReadAsync(id, coach, clients, plans, logs, clock);
+        var after = await ReadAsync(id, coach, cases, plans, logs, clock);
         return TypedResults.Ok(after!.View);
     }
 
@@ -104,9 +106,9 @@ internal static class LogEndpoints
     }
 
     private static async Task<Read?> ReadAsync(
-        string id, string coach, Storage.Clients clients, Plans plans, SetLogs logs, TimeProvider clock)
+        string id, string coach, Cases cases, Plans plans, SetLogs logs, TimeProvider clock)
     {
-        if (await clients.FindAsync(coach, id) is not { } client || await clients.HomeAsync(coach, id) is not { } home)
+        if (await cases.FindAsync(coach, id) is not { } about)
         {
             return null;
         }
@@ -114,6 +116,6 @@ internal static class LogEndpoints
         var plan = await plans.FindAsync(coach, id);
         var sets = await logs.OfClientAsync(coach, id);
         var today = Today.ByThe(clock);
-        return new(NextSteps.For(client.Profile, home.Value, plan.Value, sets, today), plan, today);
+        return new(NextSteps.For(about.Profile, about.Home, about.Rules, plan.Value, sets, today), plan, today);
     }
 }

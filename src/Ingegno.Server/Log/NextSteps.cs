@@ -20,7 +20,7 @@ public sealed record LineProgress(
 internal static class NextSteps
 {
     internal static ImmutableArray<LineProgress> For(
-        ClientProfile client, Home home, Plan plan, IReadOnlyList<SetLog> sets, DateOnly day)
+        ClientProfile client, Home home, HouseRules rules, Plan plan, IReadOnlyList<SetLog> sets, DateOnly day)
     {
         if (plan.Sessions.IsEmpty)
         {
@@ -43,10 +43,10 @@ internal static class NextSteps
             Step? step = null;
             if (Catalogue.Shipped.Find(prescription.Exercise) is { } exercise)
             {
-                var today = PlannedSetUp.Of(prescription, exercise, client, prepared, HouseRules.Default);
+                var today = PlannedSetUp.Of(prescription, exercise, client, prepared, rules);
                 step = today.Against.IsEmpty
                     ? NextStep.For(
-                        prescription, exercise, today.Implement, client, anchors.For(exercise), HouseRules.Default,
+                        prescription, exercise, today.Implement, client, anchors.For(exercise), rules,
                         [.. logs.Where(l => l.Load.Grams == prescription.Load.Grams)])
                     : NextStep.NotAsPlanned(prescription, today.Against);
             }

@@ -12,6 +12,8 @@ internal sealed class QuantitySchemas : IOpenApiSchemaTransformer
     private static readonly Dictionary<Type, string> Units = new()
     {
         [typeof(Mass)] = "kilograms, three decimals",
+        [typeof(Force)] = "newtons",
+        [typeof(Volume)] = "litres",
         [typeof(Length)] = "metres, three decimals",
         [typeof(Duration)] = "seconds",
         [typeof(Share)] = "fraction of a whole",

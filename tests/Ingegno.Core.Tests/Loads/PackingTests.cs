@@ -36,8 +36,8 @@ public class PackingTests
     {
         var bag = People.Rucksack(1, null) with
         {
-            Litres = 2,
-            Contents = [new Content("bottle", Mass.FromKilograms(1.5), 2, 1.7), new Content("book", Mass.FromKilograms(0.8), 1, 0.3)],
+            Volume = Volume.FromLitres(2),
+            Contents = [new Content("bottle", Mass.FromKilograms(1.5), 2, Volume.FromLitres(1.7)), new Content("book", Mass.FromKilograms(0.8), 1, Volume.FromLitres(0.3))],
         };
         Packing.Ladder(bag).Rungs.Select(r => r.Load.Grams).ShouldBe([1000, 1800, 2500, 3300]);
     }
@@ -51,12 +51,12 @@ public class PackingTests
     {
         var bag = People.Rucksack(1, null) with
         {
-            Litres = 2,
+            Volume = Volume.FromLitres(2),
             Contents =
             [
-                new Content("sandbag", Mass.FromKilograms(2), 1, 1.9),
-                new Content("brick", Mass.FromKilograms(1), 2, 0.1),
-                new Content("pouch", Mass.FromKilograms(0.5), 1, 0.3),
+                new Content("sandbag", Mass.FromKilograms(2), 1, Volume.FromLitres(1.9)),
+                new Content("brick", Mass.FromKilograms(1), 2, Volume.FromLitres(0.1)),
+                new Content("pouch", Mass.FromKilograms(0.5), 1, Volume.FromLitres(0.3)),
             ],
         };
         var ladder = Packing.Ladder(bag);
@@ -75,12 +75,12 @@ public class PackingTests
     private static readonly Gen<Container> Bags =
         Gen.Select(
             Gen.Select(Gen.OneOf(Gen.Int[0, 250], Gen.Int[0, 8].Select(n => n * 25)), Gen.Int[0, 3], Gen.Int[0, 20], (cells, count, decilitres) =>
-                new Content($"thing {cells}", Mass.FromGrams(cells * 10), count, decilitres == 0 ? null : decilitres / 10.0)).Array[0, 5],
+                new Content($"thing {cells}", Mass.FromGrams(cells * 10), count, decilitres == 0 ? null : Volume.FromLitres(decilitres / 10.0))).Array[0, 5],
             Gen.Int[0, 900], Gen.Int[0, 60],
             (contents, most, decilitres) => People.Rucksack(0.3, most == 0 ? null : (most + 30) / 100.0) with
             {
                 Contents = [.. contents],
-                Litres = decilitres == 0 ? null : decilitres / 10.0,
+                Volume = decilitres == 0 ? null : Volume.FromLitres(decilitres / 10.0),
             });
 
     [Fact]
@@ -98,7 +98,7 @@ public class PackingTests
 
         void Try(int kind, long grams, double litres, int pieces)
         {
-            if (grams > (bag.MostInAll?.Grams ?? long.MaxValue) || litres > (bag.Litres ?? double.MaxValue) + 1e-9)
+            if (grams > (bag.MostInAll?.Grams ?? long.MaxValue) || litres > (bag.Volume?.Litres ?? double.MaxValue) + 1e-9)
             {
                 return;
             }
@@ -112,7 +112,7 @@ public class PackingTests
             var content = bag.Contents[kind];
             for (int n = 0; n <= (content.Mass.Grams == 0 ? 0 : content.Count); n++)
             {
-                Try(kind + 1, grams + (n * content.Mass.Grams), litres + (n * (content.Litres ?? 0)), pieces + n);
+                Try(kind + 1, grams + (n * content.Mass.Grams), litres + (n * (content.Volume?.Litres ?? 0)), pieces + n);
             }
         }
     }

@@ -159,6 +159,6 @@ public class NextStepTests
     [InlineData("x.load", 8, -3, 0)]
     [InlineData("x.pain", 8, 10, 11)]
     public void Figures_that_cannot_be_right_are_named(string path, int repetitions, double load, int pain) =>
-        SetLogProblems.Of(new SetLog(Guid.NewGuid(), 1, Press.Id, People.Today, 1, Mass.FromKilograms(load), repetitions, null, pain), "x")
+        SetLogProblems.Of(new SetLog(Guid.NewGuid(), 1, Press.Id, People.Today, 1, Mass.FromKilograms(load), repetitions, null, pain), "x", Catalogue.Shipped)
             .Select(p => p.Path).ShouldBe([path]);
 }

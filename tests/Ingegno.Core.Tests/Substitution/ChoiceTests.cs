@@ -120,7 +120,7 @@ public class ChoiceTests
     {
         var line = Rebuild(Line("leg-curl", 3, 10), People.Man, At(Ordinary));
         RefusedFor(line, "sliding-leg-curl").ShouldContain(RefusalCause.Room);
-        Rebuild(Line("leg-curl", 3, 10), People.Man, At(Ordinary with { FloorSlides = true }))
+        Rebuild(Line("leg-curl", 3, 10), People.Man, At(Ordinary).Sliding())
             .Chosen!.Prescription.Exercise.ShouldBe("sliding-leg-curl");
     }
 

@@ -11,12 +11,12 @@ namespace Ingegno.Core.Tests.Substitution;
 /// <summary>The parts as docs/method.md gives them, read off whole rebuilds.</summary>
 public class FitPartsTests
 {
-    private static readonly Home Home = new()
+    private static readonly Home Home = new Home
     {
-        Room = new Room { Headroom = Length.FromMetres(2.6), FloorLength = Length.FromMetres(3), FloorSlides = true },
+        Room = new Room { Headroom = Length.FromMetres(2.6), FloorLength = Length.FromMetres(3) },
         Fixtures = [People.Fixture(FixtureKind.Step, 0.42, check: People.Passed)],
         Kit = [People.Handles(2, 2, (1.25, 4), (2.5, 8), (5, 8)), People.Rucksack(1, 20, ("bottle", 1.5, 10))],
-    };
+    }.Sliding();
 
     private static RebuiltLine[] Session(ClientProfile client, params (string Exercise, int Repetitions)[] lines)
     {

@@ -1,5 +1,6 @@
 using Ingegno.Core.Anatomy;
 using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Quantities;
@@ -13,7 +14,7 @@ public class GateTests
     private static readonly Exercise Press = People.Exercise("standing-dumbbell-press");
 
     private static RefusalCause[] Against(Exercise exercise, ClientProfile? client = null, Room? room = null) =>
-        [.. Gate.Against(exercise, client ?? People.Man, new Home { Room = room ?? new Room() }).Select(r => r.Cause)];
+        [.. Gate.Against(exercise, client ?? People.Man, new Home { Room = room ?? new Room() }, HouseRules.Default).Select(r => r.Cause)];
 
     /// <summary>1.27 of 1.80 m is 2.286 m.</summary>
     [Theory]

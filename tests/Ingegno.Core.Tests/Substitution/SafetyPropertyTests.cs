@@ -39,11 +39,16 @@ public class SafetyPropertyTests
             {
                 Headroom = Length.FromCentimetres(headroom),
                 FloorLength = Length.FromCentimetres(floor),
-                FloorSlides = slides,
+                Floors = [slides ? FloorKind.Wood : FloorKind.Rubber],
                 NeighboursBelow = below,
             },
             Fixtures = [.. fixtures.DistinctBy(f => f.Id)],
-            Kit = handles == 0 ? [] : [People.Handles(handles, 2, (2.5, plates)), People.Rucksack(1, 25, ("bottle", 1.5, plates))],
+            Kit = handles == 0 ? [] :
+            [
+                People.Handles(handles, 2, (2.5, plates)), People.Rucksack(1, 25, ("bottle", 1.5, plates)),
+                People.Loop("loop", 1 + (plates / 4.0)), new Straps { Id = "straps", Name = "Straps", Bears = Mass.FromKilograms(10 * plates) },
+                new Sliders { Id = "pads", Name = "Pads", Slider = SliderKind.SliderPad }, new Scale { Id = "scale", Name = "Scale" },
+            ],
         });
 
     private static readonly Gen<ClientProfile> Clients = Gen.Select(
@@ -91,7 +96,7 @@ public class SafetyPropertyTests
 
         if (exercise.Room.HeadroomOfStature.Fraction * stature > home.Room.Headroom!.Value.Metres + 1e-9
             || exercise.Room.FloorOfStature.Fraction * stature > home.Room.FloorLength!.Value.Metres + 1e-9
-            || (exercise.Room.SlidingFloor && !home.Room.FloorSlides)
+            || (exercise.Room.SlidingFloor && (home.Room.Floors[0] == FloorKind.Rubber || !home.Kit.OfType<Sliders>().Any()))
             || (exercise.Room.Noise == Noise.Loud && home.Room.NeighboursBelow))
         {
             yield return "room";
@@ -114,7 +119,7 @@ public class SafetyPropertyTests
             yield return breach;
         }
 
-        if (given.Load > Mass.Zero && (given.Kit is null || !exercise.Holds.Contains(given.Hold!.Value)))
+        if (given.Load != Mass.Zero && (given.Kit is null || !(exercise.Holds.Contains(given.Hold!.Value) || (given.Hold == Hold.Band && exercise.Band is not null))))
         {
             yield return "a load nobody can hold";
         }
@@ -135,25 +140,38 @@ public class SafetyPropertyTests
 
         foreach (var need in needs)
         {
-            // The words name role, fixture and height; any fixture of the home that reads so must hold.
-            string role = need.Role == FixtureRole.RearFoot ? "Rear foot" : need.Role == FixtureRole.ShouldersRaised ? "Shoulders" : need.Role.ToString();
-            var named = home.Fixtures.Where(f => given.Placement.Contains($"{role}: {f.Name}, {f.Height.Centimetres:0} cm")).ToArray();
-            if (!named.Any(f => Holds(f, need, given, client)))
+            var named = given.Supports.Where(p => p.Role == need.Role)
+                .Select(p => (support: p, fixture: home.Fixtures.Single(f => f.Id == p.Fixture))).ToArray();
+            if (named.Length == 0 || !named.All(p => Holds(p.fixture, p.support, named.Length, need, given, client, home)))
             {
-                yield return $"{role} on something that was not passed, is too weak, or of the wrong height";
+                yield return $"{need.Role} on something that was not passed, is too weak, or of the wrong height";
             }
         }
     }
 
-    private static bool Holds(Fixture fixture, FixtureNeed need, Prescription given, ClientProfile client)
+    private static readonly FixtureKind[] LikeARail = [FixtureKind.Banister, FixtureKind.Gate, FixtureKind.Fence, FixtureKind.Beam];
+
+    private static bool Holds(
+        Fixture fixture, Support support, int things, FixtureNeed need, Prescription given, ClientProfile client, Home home)
     {
         bool passed = fixture.Check is { Verdict: CheckVerdict.Passed } check && check.On.AddDays(90) >= People.Today;
-        double height = fixture.Height.Metres / client.Stature.Metres;
-        bool rightHeight = height >= need.LowestOfStature.Fraction - 1e-9 && height <= need.HighestOfStature.Fraction + 1e-9;
-        bool hangs = fixture.Kind is FixtureKind.Rail or FixtureKind.PullUpBar or FixtureKind.DoorAnchor or FixtureKind.Post;
+        double height = support.Height.Metres / client.Stature.Metres;
+        bool rightHeight = need.Zone is not null
+            || (height >= need.LowestOfStature.Fraction - 1e-9 && height <= need.HighestOfStature.Fraction + 1e-9);
+        var plain = LikeARail.Contains(fixture.Kind) ? FixtureKind.Rail
+            : fixture.Kind == FixtureKind.Tree ? FixtureKind.Post
+            : fixture.Kind == FixtureKind.Ottoman ? FixtureKind.Sofa
+            : fixture.Kind;
+        bool hangs = plain is FixtureKind.Rail or FixtureKind.PullUpBar or FixtureKind.DoorAnchor or FixtureKind.Post;
+        bool byHand = plain is FixtureKind.Post or FixtureKind.DoorAnchor;
+        bool strapped = support.Height.Metres < fixture.Height.Metres - 1e-9 && need.Zone is null && !byHand;
+        bool level = strapped ? hangs : Math.Abs((support.Height - fixture.Height).Metres) <= 0.02 + 1e-9 || need.Zone is not null || (byHand && support.Height < fixture.Height);
         double most = fixture.Bears?.Kilograms ?? (hangs ? 0 : 110);
+        double strapMost = strapped && support.Role == FixtureRole.Grip ? home.Kit.OfType<Straps>().Max(s => s.Bears!.Value.Kilograms) : double.MaxValue;
         double factor = need.Motion switch { FixtureMotion.Still => 1, FixtureMotion.Moving => 1.3, _ => 2 };
-        double least = need.Bears is { } bears ? bears.Fraction * (client.BodyMass + given.Load).Kilograms * factor / need.Count : 0;
-        return passed && rightHeight && need.Kinds.Contains(fixture.Kind) && fixture.Count >= need.Count && least <= most + 1e-6 && most > 0;
+        double carried = client.BodyMass.Kilograms + Math.Max(0, given.Load.Kilograms);
+        double least = need.Bears is { } bears ? bears.Fraction * carried * factor / need.Count : 0;
+        return passed && rightHeight && level && need.Kinds.Contains(plain) && Math.Max(things, fixture.Count) >= need.Count
+            && least <= Math.Min(most, strapMost) + 1e-6 && most > 0;
     }
 }

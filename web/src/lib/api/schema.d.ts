@@ -100,15 +100,111 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/clients/{id}/home": {
+    "/api/clients/{id}/places": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["getHome"];
-        put: operations["saveHome"];
+        get: operations["listPlaces"];
+        put?: never;
+        post: operations["addPlace"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/places/{place}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getPlace"];
+        put: operations["savePlace"];
+        post?: never;
+        delete: operations["removePlace"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/places/{place}/use": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["usePlace"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/common-things": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCommonThings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getPractice"];
+        put: operations["savePractice"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listDevices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{device}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readDevice"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -212,6 +308,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engine/packing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["packing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engine/fill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["fill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engine/weighing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["weighing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engine/band-fit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bandFit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engine/band-setting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bandSetting"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engine/body-share": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bodyShare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -238,11 +430,142 @@ export interface components {
             wantedLoad: null | components["schemas"]["Mass"];
             anchor: null | components["schemas"]["StrengthAnchor"];
         };
+        /** @description What in a place serves as an anchor of one zone. */
+        Anchor: {
+            zone: components["schemas"]["AnchorZone"];
+            fixture: null | components["schemas"]["Fixture"];
+            /** @description Height to tie at. */
+            height: components["schemas"]["Length"];
+            /** @description Height less the one wanted for this body: positive, too high. */
+            error: components["schemas"]["Length"];
+        };
         /**
          * @description How well a maximum is known.
          * @enum {unknown}
          */
         AnchorBasis: "lifted" | "transferred" | "levelAndBodyMass";
+        /** @enum {unknown} */
+        AnchorZone: "low" | "middle" | "high" | null;
+        /** @description An exercise, or all with an attribute, that is not to be given, with the coach's reason. */
+        Ban: {
+            /** @description Catalogue id; null when an attribute is banned. */
+            exercise: null | string;
+            attribute: null | components["schemas"]["ExerciseAttribute"];
+            reason: string;
+        };
+        /** @description Elastic bands, told by their own pulls: colours mean nothing between makers. */
+        Band: {
+            shape: components["schemas"]["BandShape"];
+            /** @description Laid flat and just straight, end to end. */
+            restLength: components["schemas"]["Length"];
+            /** @description As read off a luggage scale; two far apart make a curve, one only a rough one. */
+            pulls: components["schemas"]["BandPull"][];
+            /**
+             * Format: int32
+             * @description How many like it.
+             */
+            count: number;
+            /** @description Colour its owner knows it by, as six hexadecimal digits; null for none. */
+            swatch: null | string;
+            /** @description Short and stable within the home, used by saved recipes. */
+            id: string;
+            /** @description The owner's word for it: "Rucksack", "Blue dumbbells". */
+            name: string;
+        };
+        /** @description A band's curve in points, for drawing. */
+        BandDrawing: {
+            /** @description From one pull only. */
+            rough: boolean;
+            longest: components["schemas"]["Length"];
+            points: components["schemas"]["BandDrawingPoint"][];
+        };
+        /** @description Force at a length, with the range it may lie in. */
+        BandDrawingPoint: {
+            length: components["schemas"]["Length"];
+            force: components["schemas"]["Force"];
+            low: components["schemas"]["Force"];
+            high: components["schemas"]["Force"];
+            /** @description Longer than any pull that was read. */
+            pastMeasured: boolean;
+        };
+        /** @description A band as read off the scale. */
+        BandFitForm: {
+            restLength: components["schemas"]["Length"];
+            pulls: components["schemas"]["BandPull"][];
+        };
+        /** @description Its curve, and beside it the curve each pull alone would give: the difference is why two are asked for. */
+        BandFitView: {
+            curve: components["schemas"]["BandDrawing"];
+            onePullOnly: components["schemas"]["BandDrawing"][];
+        };
+        /**
+         * @description How a band runs in an exercise; decides what sets its length before the movement starts.
+         * @enum {unknown}
+         */
+        BandHold: "underfoot" | "anchored" | "aroundBack" | "handToHand" | "aroundThighs" | "sling" | "underKnees";
+        /** @description One reading: stretched to so long, it pulled so hard. */
+        BandPull: {
+            length: components["schemas"]["Length"];
+            force: components["schemas"]["Force"];
+        };
+        /**
+         * @description The length of a band along a movement, from the client's own dimensions.
+         *     Paths over stature: press and row 0.33, squat 0.28, curl 0.25 (common practice).
+         */
+        BandRun: {
+            hold: components["schemas"]["BandHold"];
+            /**
+             * @description Length of one run at the start, over stature: hand height over the feet, hand to hand, half round the back. Of a
+             *     sling, the height of the chest at the bottom. Not used where an anchor's distance is chosen instead.
+             */
+            start: components["schemas"]["Share"];
+            /** @description How much one run lengthens until the end, over stature; negative where the body rises towards the band's anchor. */
+            path: components["schemas"]["Share"];
+            /**
+             * Format: int32
+             * @description Runs side by side that the movement lengthens together.
+             */
+            strands: number;
+            /** @description Gets easier toward its end (press, squat, hinge), so a pull at the end counts less for failure. */
+            easesOff: boolean;
+            /** @description For help: the hardest position is at the end (pull-up), not at the start (push-up, dip). */
+            hardestAtEnd: boolean;
+            anchor: null | components["schemas"]["AnchorZone"];
+            /** @description Takes weight off instead of adding it. */
+            assists: boolean;
+        };
+        /** @description Which of these bands, set how, gives a wanted resistance in an exercise. */
+        BandSettingForm: {
+            bands: components["schemas"]["Band"][];
+            exercise: string;
+            stature: components["schemas"]["Length"];
+            /** @description Mean along the movement, as the mass that would weigh the same. */
+            wanted: components["schemas"]["Mass"];
+            /**
+             * Format: double
+             * @description Greatest end over start; null for any.
+             */
+            mostSpread: null | number;
+            /**
+             * Format: double
+             * @description metres, three decimals
+             */
+            room: null | number;
+            /**
+             * Format: double
+             * @description metres, three decimals
+             */
+            anchorHeight: null | number;
+        };
+        /** @description The nearest settings, best first. */
+        BandSettingView: {
+            nearest: components["schemas"]["Rung"][];
+        };
+        /**
+         * @description How a band is made; decides where the hands go.
+         * @enum {unknown}
+         */
+        BandShape: "loop" | "tube" | "miniLoop";
         /** @description A text and the choices made by hand on it. */
         BenchForm: {
             text: string;
@@ -260,6 +583,38 @@ export interface components {
          * @enum {unknown}
          */
         BodyModel: "none" | "twoLegs" | "oneLeg" | "hands" | "hinge" | "bridge" | "proneExtension" | "calfBoth" | "calfOne" | "slidingLegCurl" | "pushUp" | "kneelingPushUp" | "pike" | "rowUnderGrip" | "rowUnderGripKneesBent" | "standingLeanRow" | "unmodelled";
+        /** @description A body, an exercise, and where hands, feet or grip stand. */
+        BodyShareForm: {
+            exercise: string;
+            bodyMass: components["schemas"]["Mass"];
+            stature: components["schemas"]["Length"];
+            sex: components["schemas"]["Sex"];
+            geometry: null | components["schemas"]["Geometry"];
+            /**
+             * Format: double
+             * @description kilograms, three decimals
+             */
+            footReading: null | number;
+            /**
+             * Format: double
+             * @description metres, three decimals
+             */
+            rail: null | number;
+        };
+        /** @description What of the body is moved. */
+        BodyShareView: {
+            share: components["schemas"]["Share"];
+            moved: components["schemas"]["Mass"];
+            /** @description As a mass, after a foot's help. */
+            onHands: components["schemas"]["Mass"];
+            strapDrop: null | components["schemas"]["Length"];
+            /**
+             * Format: double
+             * @description Of a lean, degrees over the horizontal; null elsewhere.
+             */
+            bodyAngle: null | number;
+            story: components["schemas"]["ModelStory"];
+        };
         /** @description From what the gym set asks to what the home set gives, in effective repetitions and in demand. */
         Bridge: {
             /**
@@ -326,6 +681,18 @@ export interface components {
             bodyMass: components["schemas"]["Mass"];
             stature: components["schemas"]["Length"];
             /**
+             * Format: date
+             * @description Day of a competition, if one is ahead.
+             */
+            competitionOn: null | string;
+            /**
+             * Format: date
+             * @description When the home period is expected to end. Null: open.
+             */
+            homeUntil: null | string;
+            /** @description Weekdays the client can train. */
+            days: components["schemas"]["DayOfWeek"][];
+            /**
              * Format: int32
              * @description Minutes a session may take. Null: no limit.
              */
@@ -334,6 +701,14 @@ export interface components {
             lifts: components["schemas"]["KnownLift"][];
             soreJoints: components["schemas"]["Soreness"][];
             screens: components["schemas"]["Screened"][];
+            traits: components["schemas"]["Trait"][];
+            /** @description Catalogue ids of what the client cannot do yet, though level alone would allow it. */
+            notYet: string[];
+            health: components["schemas"]["HealthScreen"];
+            /** @description Never given to this client, beside what the practice bans. */
+            bans: components["schemas"]["Ban"][];
+            /** @description Catalogue ids this client likes: of nearly equal fits these come first. */
+            preferred: string[];
         };
         /** @description A client with the version it was read at. */
         ClientView: {
@@ -341,12 +716,34 @@ export interface components {
             profile: components["schemas"]["ClientProfile"];
             /** Format: int64 */
             version: number;
+            /** @description Whether anything may be sent to them, and if not why. */
+            sending: components["schemas"]["SendingLeave"];
+            /** @description How closely home must copy the gym. */
+            closeness: components["schemas"]["Share"];
         };
         /** @description A coach as shown to herself. */
         CoachView: {
             id: string;
             name: string;
             email: string;
+        };
+        /** @description A thing many homes have, with figures good enough to start from; the coach corrects what was measured. */
+        CommonThing: {
+            name: string;
+            fixture: null | components["schemas"]["Fixture"];
+            kit: null | components["schemas"]["KitItem"];
+        };
+        /** @description A rucksack, basket or bag and the things that may go into it. */
+        Container: {
+            shape: components["schemas"]["ContainerShape"];
+            ownMass: components["schemas"]["Mass"];
+            mostInAll: null | components["schemas"]["Mass"];
+            volume: null | components["schemas"]["Volume"];
+            contents: components["schemas"]["Content"][];
+            /** @description Short and stable within the home, used by saved recipes. */
+            id: string;
+            /** @description The owner's word for it: "Rucksack", "Blue dumbbells". */
+            name: string;
         };
         /**
          * @description How a container is carried.
@@ -361,15 +758,27 @@ export interface components {
             count: number;
             /**
              * Format: double
-             * @description Room one piece takes; null counts as none.
+             * @description litres
              */
-            litres: null | number;
+            volume: null | number;
+            /**
+             * Format: double
+             * @description kilograms, three decimals
+             */
+            error: null | number;
+            /**
+             * @description Gets eaten or emptied: its count drifts.
+             * @default false
+             */
+            consumable: boolean;
         };
         /**
          * @description What a set counts in.
          * @enum {unknown}
          */
         CountKind: "repetitions" | "seconds" | "asManyAsPossible";
+        /** @enum {unknown} */
+        DayOfWeek: "sunday" | "monday" | "tuesday" | "wednesday" | "thursday" | "friday" | "saturday";
         /**
          * Format: double
          * @description resistance over maximum
@@ -384,7 +793,7 @@ export interface components {
             rank: number;
             /** @description The decision spelled out. */
             sentence: string;
-            /** @description Where it is made: home, bench or log. */
+            /** @description Where it is made: profile, home, bench or log. */
             view: string;
             /** @description False when there is nothing to decide. */
             waits: boolean;
@@ -396,6 +805,17 @@ export interface components {
             note: string;
             decision: components["schemas"]["DeskDecision"];
             trained: string[];
+        };
+        /**
+         * @description What is measured with.
+         * @enum {unknown}
+         */
+        DeviceKind: "luggageScale" | "bathroomScale" | "footScale" | "phoneLevel";
+        /** @description A device of the practice. */
+        DeviceView: {
+            device: components["schemas"]["DeviceKind"];
+            /** @description The stand-in that ships, as no address of a real one was given. */
+            simulated: boolean;
         };
         /**
          * Format: double
@@ -428,6 +848,12 @@ export interface components {
             load: components["schemas"]["LoadLaw"];
             /** @description Ways an external load can be held here; empty when none is used. */
             holds: components["schemas"]["Hold"][];
+            /** @description A band or a foot takes weight off: its loads are negative. */
+            isAssisted: boolean;
+            band: null | components["schemas"]["BandRun"];
+            poses: null | components["schemas"]["PosePair"];
+            /** @description The load goes over the head or the face: then it wants a handle and a lid, and a bag or basket is no choice. */
+            overHead: boolean;
             /** @description True when the exercise is nothing without a load. */
             needsLoad: boolean;
             fixtures: components["schemas"]["FixtureNeed"][];
@@ -459,6 +885,43 @@ export interface components {
             setUp: string[];
             cues: string[];
         };
+        /** @enum {unknown} */
+        ExerciseAttribute: "jumps" | "behindTheBodyDips" | "pressingOverhead" | "hanging" | "upsideDown" | "spinalFlexion" | "kneeling" | "oneLegBalance" | "bands" | null;
+        /** @description One strength family: what the home reaches against what the gym programme asks. */
+        FamilyReach: {
+            name: string;
+            reference: string;
+            askedFrom: null | components["schemas"]["Mass"];
+            askedTo: null | components["schemas"]["Mass"];
+            /** @description How far the heaviest rung stays under the heaviest line; zero when it is reached. */
+            short: components["schemas"]["Mass"];
+            maximum: components["schemas"]["Mass"];
+            /** @description Lightest first. */
+            rungs: components["schemas"]["ReachRung"][];
+            /** @description What keeps more from being reached, the commonest reason first; empty when nothing does. */
+            blocked: string[];
+        };
+        /** @description Vessels and the mass one of them should have; null asks for the full one. */
+        FillForm: {
+            vessels: components["schemas"]["Vessels"];
+            /**
+             * Format: double
+             * @description kilograms, three decimals
+             */
+            wanted: null | number;
+        };
+        /**
+         * @description What fills a vessel; its density is in Filling.
+         * @enum {unknown}
+         */
+        FillMaterial: "water" | "milk" | "sand" | "salt" | "sugar" | "rice" | "flour";
+        /** @description The mark to fill to and what it weighs then. */
+        FillView: {
+            /** @description Litres. */
+            mark: components["schemas"]["Volume"];
+            filled: components["schemas"]["Share"];
+            rung: components["schemas"]["Rung"];
+        };
         /** @description What is typed to make the first account. */
         FirstCoachForm: {
             name: string;
@@ -480,10 +943,20 @@ export interface components {
          */
         FitPart: "muscles" | "direction" | "kind" | "dose" | "sides" | "range" | "skill";
         /**
-         * @description What a fixed weight is; it decides how it can be held.
+         * @description How much each part of the fit counts, in the order muscles, direction, kind, dose, sides, range, skill; each list adds
+         *     up to 1 (common practice; coach). Secondary lines stand halfway.
+         */
+        FitWeights: {
+            /** @description Main lifts copy the movement. */
+            main: number[];
+            /** @description Accessory lines copy the workload. */
+            accessory: number[];
+        };
+        /**
+         * @description What a fixed weight is; it decides how it can be held and what it is called.
          * @enum {unknown}
          */
-        FixedWeightShape: "dumbbell" | "kettlebell" | "jug";
+        FixedWeightShape: "dumbbell" | "kettlebell" | "jug" | "can";
         /** @description A thing in the place that can carry part of a body. */
         Fixture: {
             /** @description Short and stable within the home, used by saved set-ups. */
@@ -491,13 +964,16 @@ export interface components {
             /** @description The owner's word for it: "Berth", "Saloon table". */
             name: string;
             kind: components["schemas"]["FixtureKind"];
-            /** @description Height of the bearing surface, rail or anchor above the floor. */
+            /** @description Height of the bearing surface, rail or anchor above the floor; of a post, tree or door the highest usable point. */
             height: components["schemas"]["Length"];
+            backHeight: null | components["schemas"]["Length"];
             /**
              * Format: int32
              * @description How many of the same height stand here; two chairs make a pair.
              */
             count: number;
+            /** @description Its top or shelf is glass: never loaded, whatever a check says. */
+            glass: boolean;
             bears: null | components["schemas"]["Mass"];
             check: null | components["schemas"]["FixtureCheck"];
         };
@@ -514,7 +990,7 @@ export interface components {
          * @description What kind of thing carries the hands, the feet or the body. Needs of exercises are written in these.
          * @enum {unknown}
          */
-        FixtureKind: "wall" | "counter" | "table" | "chair" | "sofa" | "bed" | "bench" | "step" | "stairs" | "rail" | "doorAnchor" | "post" | "pullUpBar";
+        FixtureKind: "wall" | "counter" | "counterCorner" | "table" | "chair" | "sofa" | "bed" | "ottoman" | "bench" | "step" | "stairs" | "rail" | "banister" | "gate" | "fence" | "beam" | "doorAnchor" | "post" | "tree" | "pullUpBar";
         /**
          * @description How the body loads the fixture; the dynamic factors of section 3.
          * @enum {unknown}
@@ -528,6 +1004,8 @@ export interface components {
             lowestOfStature: components["schemas"]["Share"];
             /** @description Highest usable height over stature. */
             highestOfStature: components["schemas"]["Share"];
+            wantedOfStature: null | components["schemas"]["Share"];
+            zone: null | components["schemas"]["AnchorZone"];
             /**
              * Format: int32
              * @description How many of equal height.
@@ -540,7 +1018,29 @@ export interface components {
          * @description What a fixture is for in an exercise.
          * @enum {unknown}
          */
-        FixtureRole: "hands" | "feet" | "seat" | "rearFoot" | "shouldersRaised" | "step" | "grip" | "support";
+        FixtureRole: "hands" | "feet" | "seat" | "rearFoot" | "shouldersRaised" | "step" | "grip" | "support" | "anchor";
+        /** @description What one exercise would put on a fixture, against what it may carry. */
+        FixtureUse: {
+            exercise: string;
+            name: string;
+            role: components["schemas"]["FixtureRole"];
+            /** @description Held still. */
+            resting: components["schemas"]["Mass"];
+            /** @description In the movement. */
+            peak: components["schemas"]["Mass"];
+            mayCarry: null | components["schemas"]["Mass"];
+            finding: components["schemas"]["SetupFinding"];
+        };
+        /**
+         * @description What a floor is made of.
+         * @enum {unknown}
+         */
+        FloorKind: "wood" | "laminate" | "tile" | "carpet" | "rubber" | "concrete" | "grass";
+        /**
+         * Format: double
+         * @description newtons
+         */
+        Force: number;
         /** @description What one set of a series comes to. */
         ForecastSet: {
             /**
@@ -584,6 +1084,11 @@ export interface components {
              * @description metres, three decimals
              */
             grip: null | number;
+            /**
+             * Format: double
+             * @description metres, three decimals
+             */
+            feetOut: null | number;
         };
         /**
          * @description What the client trains for now.
@@ -600,18 +1105,44 @@ export interface components {
          * @enum {unknown}
          */
         HardestRange: "long" | "middle" | "short";
+        /** @description One answer: true when it applies. */
+        HealthAnswer: {
+            question: components["schemas"]["HealthQuestion"];
+            applies: boolean;
+        };
+        /**
+         * @description What is asked before the first programme, after the preparticipation screening logic of Riebe et al. 2015, Med Sci
+         *     Sports Exerc 47:2473-2479 (from memory; own wording).
+         * @enum {unknown}
+         */
+        HealthQuestion: "heart" | "bloodPressure" | "chestPain" | "dizziness" | "pregnancy" | "recentSurgery" | "unexplainedJointPain";
+        /** @description The short health screen. It stays on the coach's side; the client sees cautions only. */
+        HealthScreen: {
+            answers: components["schemas"]["HealthAnswer"][];
+            /** @description Who cleared what applies: a physician or physiotherapist, by name or practice. Null: nobody yet. */
+            clearedBy: null | string;
+            /** Format: date */
+            clearedOn: null | string;
+            /** @description The coach's own words on it. */
+            note: string;
+        };
         /** @description One implement held one way, and the loads that gives. */
         HeldImplement: {
             kitId: string;
             name: string;
             hold: components["schemas"]["Hold"];
             ladder: components["schemas"]["LoadLadder"];
+            /**
+             * @description What it holds may shift or fall out: not for over the head.
+             * @default false
+             */
+            shifts: boolean;
         };
         /**
          * @description How an implement is held in an exercise. The load of a pair is both pieces together.
          * @enum {unknown}
          */
-        Hold: "oneHand" | "pair" | "atChest" | "bothHands" | "onBack" | "acrossHips";
+        Hold: "oneHand" | "pair" | "atChest" | "bothHands" | "onBack" | "acrossHips" | "bar" | "band" | "footOnScale";
         /** @description One place a client trains in: its room, what stands in it and what can be lifted there. */
         Home: {
             /** @description "On the boat", "Slipway shed". */
@@ -620,19 +1151,61 @@ export interface components {
             fixtures: components["schemas"]["Fixture"][];
             kit: components["schemas"]["KitItem"][];
         };
-        /** @description A changed home and the version the change was made on. */
-        HomeForm: {
-            home: components["schemas"]["Home"];
-            /** Format: int64 */
-            version: number;
-        };
-        /** @description A home with the version it was read at, every load it can make, and the client's own heights to measure it by. */
-        HomeView: {
-            home: components["schemas"]["Home"];
-            implements: components["schemas"]["HeldImplement"][];
-            landmarks: components["schemas"]["Landmarks"];
-            /** Format: int64 */
-            version: number;
+        /** @description The practice's settings a dose must stay within; the defaults are common practice unless a source stands here. */
+        HouseRules: {
+            /**
+             * Format: double
+             * @description Repetitions left on the last set where a line says nothing.
+             */
+            reserve: number;
+            /**
+             * Format: double
+             * @description A beginner never goes nearer to failure than this.
+             */
+            beginnerReserve: number;
+            /**
+             * Format: int32
+             * @description Most repetitions a set is given.
+             */
+            repetitionCap: number;
+            /**
+             * Format: int32
+             * @description Longest repetition in seconds. Schoenfeld et al. 2015, Sports Med 45:577-585 (from memory) sees no gain past 8.
+             */
+            longestRepetition: number;
+            /**
+             * Format: int32
+             * @description Slowest lowering used to make a load harder, in seconds.
+             */
+            slowestLowering: number;
+            /**
+             * Format: int32
+             * @description Longest pause at the hard end, in seconds.
+             */
+            longestPause: number;
+            /**
+             * Format: int32
+             * @description Slowest lifting used, in seconds.
+             */
+            slowestLifting: number;
+            /**
+             * Format: double
+             * @description How far the home load's equivalent demand may pass the intended one.
+             */
+            mostAboveIntent: number;
+            /**
+             * Format: int32
+             * @description Days a fixture's pass lasts.
+             */
+            passDays: number;
+            /** @description How much each part of the fit counts. */
+            weights: components["schemas"]["FitWeights"];
+            /** @description Never given in this practice; each entry is named as the reason of a refusal. */
+            bans: components["schemas"]["Ban"][];
+            /** @description Catalogue ids this coach likes to give: of nearly equal fits these come first. */
+            preferred: string[];
+            /** @description Catalogue ids that are off by default and allowed here, screens permitting. */
+            allowed: string[];
         };
         HttpValidationProblemDetails: {
             type: null | string;
@@ -644,6 +1217,18 @@ export interface components {
             errors: {
                 [key: string]: string[];
             };
+        };
+        /**
+         * @description Something that may be right but looks like a slip of the unit, with what it would be. In contrast, an
+         *     InputProblem cannot be right and is not saved.
+         */
+        InputDoubt: {
+            /** @description Where, in the names of the case file. */
+            path: string;
+            /** @description What looks wrong, as a question. */
+            message: string;
+            /** @description What to put there if the doubt is right. */
+            instead: components["schemas"]["Mass"];
         };
         /** @description How heavy a line was written; at most one of percent and load is given. */
         Intensity: {
@@ -713,8 +1298,29 @@ export interface components {
             /** Format: int32 */
             level: number;
         };
-        /** @description Something that loads: dumbbells, a kettlebell, a bag with contents. */
-        KitItem: components["schemas"]["KitItemFixedWeights"] | components["schemas"]["KitItemPlateLoadedHandles"] | components["schemas"]["KitItemContainer"];
+        /** @description Something one trains with: dumbbells, a kettlebell, a bag with contents, a band, straps. */
+        KitItem: components["schemas"]["KitItemFixedWeights"] | components["schemas"]["KitItemPlateLoadedHandles"] | components["schemas"]["KitItemPlateLoadedBar"] | components["schemas"]["KitItemContainer"] | components["schemas"]["KitItemVessels"] | components["schemas"]["KitItemBand"] | components["schemas"]["KitItemStraps"] | components["schemas"]["KitItemSliders"] | components["schemas"]["KitItemScale"];
+        /** @description Elastic bands, told by their own pulls: colours mean nothing between makers. */
+        KitItemBand: {
+            /** @enum {string} */
+            kind: "band";
+            shape: components["schemas"]["BandShape"];
+            /** @description Laid flat and just straight, end to end. */
+            restLength: components["schemas"]["Length"];
+            /** @description As read off a luggage scale; two far apart make a curve, one only a rough one. */
+            pulls: components["schemas"]["BandPull"][];
+            /**
+             * Format: int32
+             * @description How many like it.
+             */
+            count: number;
+            /** @description Colour its owner knows it by, as six hexadecimal digits; null for none. */
+            swatch: null | string;
+            /** @description Short and stable within the home, used by saved recipes. */
+            id: string;
+            /** @description The owner's word for it: "Rucksack", "Blue dumbbells". */
+            name: string;
+        };
         /** @description A rucksack, basket or bag and the things that may go into it. */
         KitItemContainer: {
             /** @enum {string} */
@@ -722,11 +1328,7 @@ export interface components {
             shape: components["schemas"]["ContainerShape"];
             ownMass: components["schemas"]["Mass"];
             mostInAll: null | components["schemas"]["Mass"];
-            /**
-             * Format: double
-             * @description Litres it holds. Null: room is no limit.
-             */
-            litres: null | number;
+            volume: null | components["schemas"]["Volume"];
             contents: components["schemas"]["Content"][];
             /** @description Short and stable within the home, used by saved recipes. */
             id: string;
@@ -739,6 +1341,25 @@ export interface components {
             kind: "fixedWeights";
             shape: components["schemas"]["FixedWeightShape"];
             weights: components["schemas"]["WeightCount"][];
+            /** @description Gets eaten or emptied: its count drifts, and recipes that used it are flagged. */
+            consumable: boolean;
+            /** @description Short and stable within the home, used by saved recipes. */
+            id: string;
+            /** @description The owner's word for it: "Rucksack", "Blue dumbbells". */
+            name: string;
+        };
+        /** @description A long bar for both hands. Loaded like a handle: both ends equal. */
+        KitItemPlateLoadedBar: {
+            /** @enum {string} */
+            kind: "plateLoadedBar";
+            barMass: components["schemas"]["Mass"];
+            /** @description One collar; two go on. */
+            collarMass: components["schemas"]["Mass"];
+            plates: components["schemas"]["Plates"][];
+            /** Format: int32 */
+            platesPerEnd: null | number;
+            sleeveRoom: null | components["schemas"]["Length"];
+            mostInAll: null | components["schemas"]["Mass"];
             /** @description Short and stable within the home, used by saved recipes. */
             id: string;
             /** @description The owner's word for it: "Rucksack", "Blue dumbbells". */
@@ -756,8 +1377,10 @@ export interface components {
              * @description 1 or 2.
              */
             handles: number;
-            /** @description One empty handle with its collars. */
+            /** @description One empty handle, without collars unless they stay on. */
             handleMass: components["schemas"]["Mass"];
+            /** @description One collar; two go on a handle. Zero where they are counted with the handle. */
+            collarMass: components["schemas"]["Mass"];
             plates: components["schemas"]["Plates"][];
             /**
              * Format: int32
@@ -766,6 +1389,58 @@ export interface components {
             platesPerEnd: null | number;
             sleeveRoom: null | components["schemas"]["Length"];
             mostPerHandle: null | components["schemas"]["Mass"];
+            /** @description Short and stable within the home, used by saved recipes. */
+            id: string;
+            /** @description The owner's word for it: "Rucksack", "Blue dumbbells". */
+            name: string;
+        };
+        /** @description A scale in the house, for weighing and for reading off how much a foot helps. */
+        KitItemScale: {
+            /** @enum {string} */
+            kind: "scale";
+            measures: components["schemas"]["ScaleKind"];
+            /** @description Smallest difference it shows. */
+            step: components["schemas"]["Mass"];
+            /** @description Short and stable within the home, used by saved recipes. */
+            id: string;
+            /** @description The owner's word for it: "Rucksack", "Blue dumbbells". */
+            name: string;
+        };
+        /** @description Things to slide on; whether they do depends on the floor. */
+        KitItemSliders: {
+            /** @enum {string} */
+            kind: "sliders";
+            slider: components["schemas"]["SliderKind"];
+            /** Format: int32 */
+            count: number;
+            /** @description Short and stable within the home, used by saved recipes. */
+            id: string;
+            /** @description The owner's word for it: "Rucksack", "Blue dumbbells". */
+            name: string;
+        };
+        /** @description Straps or rings with handles, to hang from a rail that is too high. */
+        KitItemStraps: {
+            /** @enum {string} */
+            kind: "straps";
+            /** @description How far below the rail the handles can hang at most. */
+            longestDrop: components["schemas"]["Length"];
+            bears: null | components["schemas"]["Mass"];
+            /** @description Short and stable within the home, used by saved recipes. */
+            id: string;
+            /** @description The owner's word for it: "Rucksack", "Blue dumbbells". */
+            name: string;
+        };
+        /** @description Equal jugs or cans with a lid that can be filled to any mark. In contrast, FixedWeights stay as they are. */
+        KitItemVessels: {
+            /** @enum {string} */
+            kind: "vessels";
+            /** Format: int32 */
+            count: number;
+            /** @description Room inside one, to the brim. */
+            volume: components["schemas"]["Volume"];
+            /** @description One empty, with its lid. */
+            ownMass: components["schemas"]["Mass"];
+            material: components["schemas"]["FillMaterial"];
             /** @description Short and stable within the home, used by saved recipes. */
             id: string;
             /** @description The owner's word for it: "Rucksack", "Blue dumbbells". */
@@ -821,6 +1496,17 @@ export interface components {
          * @enum {unknown}
          */
         Level: "beginner" | "intermediate" | "advanced";
+        /** @description Two or three places of nearly one height: for dips, for a pike push-up on three platforms. */
+        LevelSet: {
+            /** @description Names, lowest first; a fixture that stands there twice is named twice. */
+            fixtures: string[];
+            /** @description Ids in the same order. */
+            ids: string[];
+            /** @description Mean height. */
+            height: components["schemas"]["Length"];
+            /** @description Highest less lowest. */
+            difference: components["schemas"]["Length"];
+        };
         /** @description What a coach has decided by hand on a line; everything left null is worked out. */
         LineChoice: {
             /**
@@ -909,6 +1595,15 @@ export interface components {
          * @enum {unknown}
          */
         Measure: "load" | "repetitions" | "slowerOrPaused";
+        /** @description What stands behind a body share: shown when a coach opens the number. */
+        ModelStory: {
+            /** @description Where the resistance is told. */
+            joint: string;
+            /** @description In which position. */
+            position: string;
+            /** @description What it was held against. */
+            test: string;
+        };
         /**
          * @description How many joints share the work.
          * @enum {unknown}
@@ -928,6 +1623,10 @@ export interface components {
             profile: components["schemas"]["ClientProfile"];
             home: null | components["schemas"]["Home"];
         };
+        /** @description A new place, by name; the rest is described on the survey. */
+        NewPlaceForm: {
+            name: string;
+        };
         /**
          * @description How much a landing or a drop is heard below.
          * @enum {unknown}
@@ -939,11 +1638,38 @@ export interface components {
             words: string;
             equivalent: components["schemas"]["Demand"];
         };
+        /** @description A rung with the way to it from the one before. */
+        PackedRung: {
+            rung: components["schemas"]["Rung"];
+            /** @description Time to repack from the next lighter rung. */
+            changeover: components["schemas"]["Duration"];
+        };
+        /** @description A container and the mass wanted; InUse is packed now, so that little is moved. */
+        PackingForm: {
+            container: components["schemas"]["Container"];
+            wanted: components["schemas"]["Mass"];
+            /**
+             * Format: double
+             * @description kilograms, three decimals
+             */
+            inUse: null | number;
+        };
+        /** @description The recipe for a wanted mass and the whole ladder. */
+        PackingView: {
+            /** @description Nearest to the wanted mass; fewest pieces of equally near ones. */
+            best: components["schemas"]["Rung"];
+            /**
+             * Format: int32
+             * @description Pieces to move from what is packed now; null when nothing was said to be.
+             */
+            moved: null | number;
+            ladder: components["schemas"]["PackedRung"][];
+        };
         /**
          * @description The movement pattern: what a session should not lose when its exercises are swapped.
          * @enum {unknown}
          */
-        Pattern: "horizontalPress" | "verticalPress" | "dip" | "fly" | "horizontalPull" | "verticalPull" | "rearFly" | "shoulderRaise" | "squat" | "kneeExtension" | "hinge" | "hipThrust" | "kneeFlexion" | "calfRaise" | "elbowFlexion" | "elbowExtension" | "trunkBrace" | "trunkFlexion";
+        Pattern: "horizontalPress" | "verticalPress" | "dip" | "fly" | "horizontalPull" | "verticalPull" | "rearFly" | "shoulderRaise" | "squat" | "kneeExtension" | "hinge" | "hipThrust" | "hipAbduction" | "kneeFlexion" | "calfRaise" | "elbowFlexion" | "elbowExtension" | "trunkBrace" | "trunkFlexion";
         /**
          * @description The end of the lowering or of the lifting: where a pause is hardest.
          * @enum {unknown}
@@ -960,6 +1686,57 @@ export interface components {
              * @default
              */
             where: string;
+        };
+        /** @description A changed place and the version the change was made on. */
+        PlaceForm: {
+            home: components["schemas"]["Home"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A place in the list of a client's places; the first is where they train now. */
+        PlaceName: {
+            id: string;
+            name: string;
+        };
+        /** @description Everything the survey of a place shows, worked out anew with every change. */
+        PlaceView: {
+            id: string;
+            home: components["schemas"]["Home"];
+            /** Format: int64 */
+            version: number;
+            /** @description Every load it can make, by implement and hold. */
+            implements: components["schemas"]["HeldImplement"][];
+            /** @description The client's own heights to measure it by. */
+            landmarks: components["schemas"]["Landmarks"];
+            /** @description Per strength family what is reached against what the programme asks. */
+            reach: components["schemas"]["FamilyReach"][];
+            pushUps: components["schemas"]["SurfaceStep"][];
+            rows: components["schemas"]["SurfaceStep"][];
+            pairs: components["schemas"]["LevelSet"][];
+            triples: components["schemas"]["LevelSet"][];
+            anchors: components["schemas"]["Anchor"][];
+            /** @description By fixture id, what the catalogue would put on it. */
+            uses: {
+                [key: string]: components["schemas"]["FixtureUse"][];
+            };
+            /** @description By kit id, how each band pulls. */
+            bands: {
+                [key: string]: components["schemas"]["BandDrawing"];
+            };
+            /** @description By kit id, the floors here each slider slides on. */
+            slides: {
+                [key: string]: components["schemas"]["FloorKind"][];
+            };
+            /** @description By fixture id, the last day its check counts. */
+            expires: {
+                [key: string]: string;
+            };
+            doubts: components["schemas"]["InputDoubt"][];
+            /**
+             * Format: date
+             * @description By the server's clock.
+             */
+            today: string;
         };
         /** @description A client's programme as typed, the coach's choices, and what was saved for the client. */
         Plan: {
@@ -1022,6 +1799,62 @@ export interface components {
             thickness: null | number;
         };
         /**
+         * @description A position of the body seen from the side, as joint angles in degrees. 0 everywhere is standing straight, arms
+         *     hanging. Both limbs take the same position; one-limb exercises are told by the limb that works.
+         */
+        Pose: {
+            /**
+             * Format: double
+             * @description Hips to shoulders over the horizontal: 90 upright, 0 level and face down, 180 level and face up, -45 head down.
+             */
+            trunk: number;
+            /**
+             * Format: double
+             * @description Flexion: 0 straight, 90 thighs at a right angle to the trunk; negative behind it.
+             */
+            hip: number;
+            /**
+             * Format: double
+             * @description Flexion: 0 straight.
+             */
+            knee: number;
+            /**
+             * Format: double
+             * @description Flexion: 0 arms along the trunk, 90 straight ahead, 180 overhead; negative behind.
+             */
+            shoulder: number;
+            /**
+             * Format: double
+             * @description Flexion: 0 straight.
+             */
+            elbow: number;
+        };
+        /** @description The joint angles an exercise starts from and ends at, and what carries the body meanwhile. */
+        PosePair: {
+            start: components["schemas"]["Pose"];
+            end: components["schemas"]["Pose"];
+            support: components["schemas"]["PoseSupport"];
+        };
+        /**
+         * @description What the body rests on.
+         * @enum {unknown}
+         */
+        PoseSupport: "feet" | "handsAndFeet" | "handsAndKnees" | "shouldersAndFeet" | "hands" | "back" | "seat" | "front";
+        /** @description By which rules a coach works: house rules with the weights of the fit, and the price list. */
+        Practice: {
+            rules: components["schemas"]["HouseRules"];
+            /** @description "EUR", "GBP"; shown before a price. */
+            currency: string;
+            /** @description What small kit costs where the coach buys; made up until the coach enters it. */
+            prices: components["schemas"]["Price"][];
+        };
+        /** @description The practice with the version it was read at; also what is sent to save it. */
+        PracticeView: {
+            practice: components["schemas"]["Practice"];
+            /** Format: int64 */
+            version: number;
+        };
+        /**
          * @description What the client is told to do on one line at home. Frozen when a plan is saved: later changes of the home or of
          *     the catalogue do not alter it. Nothing in it is blank except what the exercise does not have.
          */
@@ -1054,6 +1887,8 @@ export interface components {
             reserve: null | number;
             /** @description Heights the body share was worked out with. */
             geometry: components["schemas"]["Geometry"];
+            /** @description The fixtures it leans on, by id; the words for them stand in ImmutableArray&lt;string&gt; Prescription.Placement. */
+            supports: components["schemas"]["Support"][];
             /** @description Where things stand: "Feet: Berth, 44 cm". */
             placement: string[];
             setUp: string[];
@@ -1061,6 +1896,12 @@ export interface components {
             cautions: string[];
             /** @description "4 x 8 a side", "3 x 10/10/8", "3 x 30 s". */
             countInWords: null | string;
+        };
+        /** @description A thing that could be bought and what it costs. */
+        Price: {
+            item: string;
+            /** Format: double */
+            cost: number;
         };
         /** @description The plan, what was done on it, and what comes next. */
         ProgressView: {
@@ -1073,12 +1914,45 @@ export interface components {
              */
             today: string;
         };
+        /** @description What a band gives along a movement, as the masses that would weigh the same. */
+        PullAlong: {
+            start: components["schemas"]["Mass"];
+            middle: components["schemas"]["Mass"];
+            end: components["schemas"]["Mass"];
+            /** @description What it is compared by for work. */
+            mean: components["schemas"]["Mass"];
+            /** @description From one pull only. */
+            rough: boolean;
+            /** @description Somewhere longer than the longest pull that was read. */
+            pastMeasured: boolean;
+        };
         /**
          * @description What a strength ratio compares.
          * @default external
          * @enum {unknown}
          */
         RatioBasis: "external" | "total";
+        /** @description One resistance a home can give in a family. */
+        ReachRung: {
+            /** @description As many kilograms on the family's gym lift would ask the same. */
+            load: components["schemas"]["Mass"];
+            equivalent: components["schemas"]["Demand"];
+            exercise: string;
+            /** @description Exercise and load as the client would set it up. */
+            words: string;
+        };
+        /** @description What a measuring device sends, one server-sent event a figure. */
+        Reading: {
+            /**
+             * Format: double
+             * @description In the unit below.
+             */
+            value: number;
+            /** @description "newton", "kilogram" or "degree". */
+            unit: string;
+            /** @description The figure has settled and may be taken. */
+            steady: boolean;
+        };
         /** @description One line, as written against as rebuilt. */
         RebuiltLine: {
             written: components["schemas"]["WrittenLine"];
@@ -1122,7 +1996,7 @@ export interface components {
          * @description What an exercise failed on.
          * @enum {unknown}
          */
-        RefusalCause: "kit" | "room" | "safety" | "screen" | "joint" | "skill" | "houseRule" | "dose";
+        RefusalCause: "kit" | "room" | "safety" | "screen" | "joint" | "skill" | "houseRule" | "ban" | "dose";
         /** @description An exercise that was looked at and refused, with its reasons. */
         RefusedAlternative: {
             exercise: string;
@@ -1150,8 +2024,8 @@ export interface components {
             floorWidth: null | components["schemas"]["Length"];
             /** @description Somebody below hears landings and drops. */
             neighboursBelow: boolean;
-            /** @description Something is at hand that slides on this floor (glider, magazine, plate). */
-            floorSlides: boolean;
+            /** @description What the clear floor is made of; several where the place has several. Decides what slides and what grips. */
+            floors: components["schemas"]["FloorKind"][];
             /** @description There is usable ground outdoors: no ceiling, nobody below. */
             outdoors: boolean;
         };
@@ -1166,9 +2040,21 @@ export interface components {
         };
         /** @description One load an implement can give: the true sum of its pieces, and how to build it. */
         Rung: {
+            /** @description Negative where a band or a foot takes weight off instead of adding it. */
             load: components["schemas"]["Mass"];
             recipe: components["schemas"]["Recipe"];
+            /**
+             * Format: double
+             * @description kilograms, three decimals
+             */
+            error: null | number;
+            pull: null | components["schemas"]["PullAlong"];
         };
+        /**
+         * @description What a scale measures.
+         * @enum {unknown}
+         */
+        ScaleKind: "bathroom" | "luggage" | "kitchen";
         /**
          * @description A screen of movement that must not have failed before the exercise is given.
          * @enum {unknown}
@@ -1183,6 +2069,14 @@ export interface components {
         Screened: {
             screen: components["schemas"]["Screen"];
             result: components["schemas"]["ScreenResult"];
+            /** @description The coach's pass mark or remark: "heels stay down to parallel". */
+            note: null | string;
+        };
+        /** @description Whether anything may be sent to a client. */
+        SendingLeave: {
+            allowed: boolean;
+            /** @description What is missing and what to do; null when it may be sent. */
+            why: null | string;
         };
         /** @description Who is signed in. */
         SessionView: {
@@ -1248,6 +2142,16 @@ export interface components {
          * @enum {unknown}
          */
         Setting: "gym" | "home" | "both";
+        /** @description A verdict with its reason in words. */
+        SetupFinding: {
+            verdict: components["schemas"]["SetupVerdict"];
+            reason: string;
+        };
+        /**
+         * @description Whether a fixture may be used for what an exercise puts on it.
+         * @enum {unknown}
+         */
+        SetupVerdict: "pass" | "notPassed" | "never";
         /**
          * @description Which column of the segment table applies.
          * @enum {unknown}
@@ -1268,11 +2172,22 @@ export interface components {
             email: string;
             password: string;
         };
+        /**
+         * @description Something that may slide under a hand or a foot.
+         * @enum {unknown}
+         */
+        SliderKind: "paperPlate" | "magazine" | "towel" | "furnitureGlider" | "sliderPad";
         /** @description A joint that is sore, 0 (not) to 10 (worst). */
         Soreness: {
             joint: components["schemas"]["Joint"];
             /** Format: int32 */
             pain: number;
+        };
+        SseItemOfReading: {
+            data: components["schemas"]["Reading"];
+            eventType: null | string;
+            eventId: null | string;
+            reconnectionInterval: null | string;
         };
         /** @description A proposal for next week: one sentence, the figures behind it, and the line as it would then be. */
         Step: {
@@ -1335,6 +2250,35 @@ export interface components {
              */
             holdLimit: null | number;
         };
+        /** @description A fixture a prescription leans on. */
+        Support: {
+            /** @description Id within the home. */
+            fixture: string;
+            role: components["schemas"]["FixtureRole"];
+            /** @description At which it is used; lower than the fixture's own where a strap hangs from it. */
+            height: components["schemas"]["Length"];
+        };
+        /** @description One of the client's own surfaces as a step of difficulty. */
+        SurfaceStep: {
+            use: components["schemas"]["SurfaceUse"];
+            name: string;
+            fixture: null | string;
+            /** @description Of the surface; zero for the floor. */
+            height: components["schemas"]["Length"];
+            share: components["schemas"]["Share"];
+            /** @description What the hands press or pull. */
+            onHands: components["schemas"]["Mass"];
+            /** @description A held position presses up to this (Suprak et al. 2011); equal where no range is known. */
+            held: components["schemas"]["Mass"];
+            strapDrop: null | components["schemas"]["Length"];
+            /** @description Whether the surface may be used for it today. */
+            verdict: components["schemas"]["SetupFinding"];
+        };
+        /**
+         * @description How the hands or feet stand on a rung of the client's own surfaces.
+         * @enum {unknown}
+         */
+        SurfaceUse: "handsRaised" | "kneeling" | "floor" | "feetRaised" | "rowUnder";
         /** @description lowering-pause-lifting-pause in seconds, such as 3-1-X-0 */
         Tempo: string;
         /** @description Something in a pasted text that could not be read. */
@@ -1357,11 +2301,58 @@ export interface components {
             /** @description What is wrong and what to type instead. */
             message: string;
         };
+        /**
+         * @description Habits of a body that change choices and cues.
+         * @enum {unknown}
+         */
+        Trait: "shrugsEasily" | "weakGrip" | "kneesFallIn" | "backArches" | "oneSideStronger" | "uncomfortableUpsideDown" | "kneeSoreOnLunges";
+        /** @description Equal jugs or cans with a lid that can be filled to any mark. In contrast, FixedWeights stay as they are. */
+        Vessels: {
+            /** Format: int32 */
+            count: number;
+            /** @description Room inside one, to the brim. */
+            volume: components["schemas"]["Volume"];
+            /** @description One empty, with its lid. */
+            ownMass: components["schemas"]["Mass"];
+            material: components["schemas"]["FillMaterial"];
+            /** @description Short and stable within the home, used by saved recipes. */
+            id: string;
+            /** @description The owner's word for it: "Rucksack", "Blue dumbbells". */
+            name: string;
+        };
+        /**
+         * Format: double
+         * @description litres
+         */
+        Volume: number;
+        /** @description A mass found by stepping on a scale with the thing and without it. */
+        Weighed: {
+            mass: components["schemas"]["Mass"];
+            /** @description The scale's step times the square root of two: both readings are off by up to a step. */
+            error: components["schemas"]["Mass"];
+            /** @description A better scale for so small a mass; null when this one does. */
+            advice: null | string;
+        };
+        /** @description Two readings of one scale. */
+        WeighingForm: {
+            with: components["schemas"]["Mass"];
+            without: components["schemas"]["Mass"];
+            /**
+             * Format: double
+             * @description kilograms, three decimals
+             */
+            step: null | number;
+        };
         /** @description So many pieces of one mass. */
         WeightCount: {
             mass: components["schemas"]["Mass"];
             /** Format: int32 */
             count: number;
+            /**
+             * Format: double
+             * @description kilograms, three decimals
+             */
+            error: null | number;
         };
         /** @description One line of a session as a coach wrote it. */
         WrittenLine: {
@@ -1624,7 +2615,7 @@ export interface operations {
             };
         };
     };
-    getHome: {
+    listPlaces: {
         parameters: {
             query?: never;
             header?: never;
@@ -1641,12 +2632,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["HomeView"];
+                    "application/json": components["schemas"]["PlaceName"][];
                 };
             };
         };
     };
-    saveHome: {
+    addPlace: {
         parameters: {
             query?: never;
             header?: never;
@@ -1657,7 +2648,66 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["HomeForm"];
+                "application/json": components["schemas"]["NewPlaceForm"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlaceName"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    getPlace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlaceView"];
+                };
+            };
+        };
+    };
+    savePlace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlaceForm"];
             };
         };
         responses: {
@@ -1667,7 +2717,178 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["HomeView"];
+                    "application/json": components["schemas"]["PlaceView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    removePlace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    usePlace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    getCommonThings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CommonThing"][];
+                };
+            };
+        };
+    };
+    getPractice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeView"];
+                };
+            };
+        };
+    };
+    savePractice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PracticeView"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    listDevices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceView"][];
+                };
+            };
+        };
+    };
+    readDevice: {
+        parameters: {
+            query?: {
+                name?: string;
+                restLength?: number;
+                length?: number;
+                person?: number;
+            };
+            header?: never;
+            path: {
+                device: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["SseItemOfReading"];
                 };
             };
             /** @description Bad Request */
@@ -1683,7 +2904,9 @@ export interface operations {
     };
     rebuild: {
         parameters: {
-            query?: never;
+            query?: {
+                place?: string;
+            };
             header?: never;
             path: {
                 id: string;
@@ -1876,6 +3099,204 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LadderView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    packing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PackingForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PackingView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    fill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FillForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FillView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    weighing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeighingForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Weighed"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    bandFit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BandFitForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BandFitView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    bandSetting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BandSettingForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BandSettingView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    bodyShare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BodyShareForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BodyShareView"];
                 };
             };
             /** @description Bad Request */

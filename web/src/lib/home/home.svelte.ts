@@ -4,55 +4,58 @@ import {
 	messageOf,
 	Refusal,
 	type Fixture,
-	type HeldImplement,
 	type Home,
-	type HomeView,
-	type KitItem
+	type KitItem,
+	type PlaceView
 } from '$lib/api/client';
 
 /** One home being described: every change is saved at once and answers with the ladders it makes; undo goes back. */
 export class Survey {
-	home = $state.raw<Home>({ name: '', room: emptyRoom(), fixtures: [], kit: [] });
-	implements = $state.raw<HeldImplement[]>([]);
-	landmarks = $state.raw<HomeView['landmarks']>({
-		stature: 1.7,
-		knee: 0,
-		hip: 0,
-		sternum: 0,
-		shoulder: 0,
-		armToGrip: 0,
-		reach: 0
-	});
+	/** All that the place can do, as the last answer told it. */
+	view = $state.raw<PlaceView>() as PlaceView;
 	trouble = $state('');
 	refusal = $state.raw<Refusal | null>(null);
 	stale = $state(false);
 	busy = $state(false);
 	past = $state.raw<Home[]>([]);
-	#version = 0;
+	#last: Promise<boolean> = Promise.resolve(true);
 
 	constructor(
 		private readonly client: string,
-		view: HomeView
+		view: PlaceView
 	) {
-		this.#take(view);
+		this.view = view;
 	}
 
-	/** Saves the changed home; false when it was refused, with the reason in `trouble`. */
-	async change(home: Home): Promise<boolean> {
-		const before = this.home;
-		if (!(await this.#save(home))) return false;
-		this.past = [...this.past.slice(-49), before];
-		return true;
+	get home(): Home {
+		return this.view.home;
 	}
 
-	async undo(): Promise<void> {
-		const last = this.past.at(-1);
-		if (last && (await this.#save(last))) this.past = this.past.slice(0, -1);
+	/**
+	 * Saves what a change makes of the newest home; false when it was refused, with the reason in `trouble`. Changes follow
+	 * each other in line, so that a fast hand never overwrites its own last one.
+	 */
+	change(make: (home: Home) => Home): Promise<boolean> {
+		return this.#inLine(async () => {
+			const before = this.home;
+			if (!(await this.#save(make(before)))) return false;
+			this.past = [...this.past.slice(-49), before];
+			return true;
+		});
+	}
+
+	undo(): Promise<boolean> {
+		return this.#inLine(async () => {
+			const last = this.past.at(-1);
+			if (!last || !(await this.#save(last))) return false;
+			this.past = this.past.slice(0, -1);
+			return true;
+		});
 	}
 
 	async reload(): Promise<void> {
 		try {
-			this.#take(await ask(api.GET('/api/clients/{id}/home', { params: { path: { id: this.client } } })));
+			this.view = await ask(api.GET('/api/clients/{id}/places/{place}', { params: { path: this.#path } }));
 			this.past = [];
 			this.#clear();
 		} catch (problem) {
@@ -61,19 +64,43 @@ export class Survey {
 	}
 
 	putFixture(fixture: Fixture): Promise<boolean> {
-		return this.change({ ...this.home, fixtures: put(this.home.fixtures, fixture) });
+		return this.change((home) => ({ ...home, fixtures: put(home.fixtures, fixture) }));
 	}
 
 	putKit(item: KitItem): Promise<boolean> {
-		return this.change({ ...this.home, kit: put(this.home.kit, item) });
+		return this.change((home) => ({ ...home, kit: put(home.kit, item) }));
+	}
+
+	/** Adds several things at once, each with an id of its own. */
+	add(things: { fixture?: Fixture | null; kit?: KitItem | null }[]): Promise<boolean> {
+		return this.change((home) => ({
+			...home,
+			fixtures: [
+				...home.fixtures,
+				...things.flatMap((t) => (t.fixture ? [{ ...t.fixture, id: newId() }] : []))
+			],
+			kit: [...home.kit, ...things.flatMap((t) => (t.kit ? [{ ...t.kit, id: newId() }] : []))]
+		}));
+	}
+
+	/** Puts a mass where a doubt says, at a path such as kit[0].plates[1].mass. */
+	correct(path: string, mass: number): Promise<boolean> {
+		return this.change((home) => {
+			const corrected = structuredClone($state.snapshot(home)) as Home;
+			const steps = path.replaceAll('[', '.').replaceAll(']', '').split('.');
+			let at = corrected as unknown as Record<string, unknown>;
+			for (const step of steps.slice(0, -1)) at = at[step] as Record<string, unknown>;
+			at[steps.at(-1) ?? ''] = mass;
+			return corrected;
+		});
 	}
 
 	remove(id: string): Promise<boolean> {
-		return this.change({
-			...this.home,
-			fixtures: this.home.fixtures.filter((f) => f.id !== id),
-			kit: this.home.kit.filter((k) => k.id !== id)
-		});
+		return this.change((home) => ({
+			...home,
+			fixtures: home.fixtures.filter((f) => f.id !== id),
+			kit: home.kit.filter((k) => k.id !== id)
+		}));
 	}
 
 	/** Forgets what was refused, once the person has turned away from it. */
@@ -84,13 +111,11 @@ export class Survey {
 	async #save(home: Home): Promise<boolean> {
 		this.busy = true;
 		try {
-			this.#take(
-				await ask(
-					api.PUT('/api/clients/{id}/home', {
-						params: { path: { id: this.client } },
-						body: { home, version: this.#version }
-					})
-				)
+			this.view = await ask(
+				api.PUT('/api/clients/{id}/places/{place}', {
+					params: { path: this.#path },
+					body: { home, version: this.view.version }
+				})
 			);
 			this.#clear();
 			return true;
@@ -104,11 +129,13 @@ export class Survey {
 		}
 	}
 
-	#take(view: HomeView) {
-		this.home = view.home;
-		this.implements = view.implements;
-		this.landmarks = view.landmarks;
-		this.#version = view.version;
+	#inLine(what: () => Promise<boolean>): Promise<boolean> {
+		this.#last = this.#last.then(what);
+		return this.#last;
+	}
+
+	get #path() {
+		return { id: this.client, place: this.view.id };
 	}
 
 	#clear() {
@@ -126,15 +153,4 @@ function put<T extends { id: string }>(list: T[], item: T): T[] {
 	return list.some((other) => other.id === item.id)
 		? list.map((other) => (other.id === item.id ? item : other))
 		: [...list, item];
-}
-
-function emptyRoom(): Home['room'] {
-	return {
-		headroom: null,
-		floorLength: null,
-		floorWidth: null,
-		neighboursBelow: false,
-		floorSlides: false,
-		outdoors: false
-	};
 }

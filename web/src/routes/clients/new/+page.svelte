@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { api, ask, messageOf, type ClientProfile } from '$lib/api/client';
+	import { newProfile } from '$lib/client/newProfile';
 	import Notice from '$lib/shell/Notice.svelte';
 	import TopBar from '$lib/shell/TopBar.svelte';
 	import { readNumber } from '$lib/units';
@@ -23,20 +24,7 @@
 			return;
 		}
 		try {
-			const profile: ClientProfile = {
-				name,
-				note,
-				level,
-				sex,
-				goal: 'keepMuscle',
-				bodyMass: mass,
-				stature: height / 100,
-				sessionMinutes: 45,
-				unit: 'kilogram',
-				lifts: [],
-				soreJoints: [],
-				screens: []
-			};
+			const profile = { ...newProfile(), name, note, level, sex, bodyMass: mass, stature: height / 100 };
 			const made = await ask(api.POST('/api/clients', { body: { profile, home: null } }));
 			await goto(`/clients/${made.id}/home`);
 		} catch (problem) {

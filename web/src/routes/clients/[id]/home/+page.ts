@@ -1,5 +1,12 @@
 import { api, ask } from '$lib/api/client';
 
-export async function load({ params }) {
-	return { home: await ask(api.GET('/api/clients/{id}/home', { params: { path: { id: params.id } } })) };
+/** The place named in the address, else the one in use. */
+export async function load({ params, url }) {
+	const place = url.searchParams.get('place') ?? 'now';
+	const [view, places, common] = await Promise.all([
+		ask(api.GET('/api/clients/{id}/places/{place}', { params: { path: { id: params.id, place } } })),
+		ask(api.GET('/api/clients/{id}/places', { params: { path: { id: params.id } } })),
+		ask(api.GET('/api/common-things'))
+	]);
+	return { view, places, common };
 }

@@ -1,0 +1,39 @@
+namespace Ingegno.Core.Exercises;
+
+/// <summary>An attribute of exercises a coach may ban as a whole.</summary>
+public enum ExerciseAttribute
+{
+    Jumps,
+    BehindTheBodyDips,
+    PressingOverhead,
+    Hanging,
+    UpsideDown,
+    SpinalFlexion,
+    Kneeling,
+    OneLegBalance,
+    Bands,
+}
+
+/// <summary>An exercise, or all with an attribute, that is not to be given, with the coach's reason.</summary>
+/// <param name="Exercise">Catalogue id; null when an attribute is banned.</param>
+public sealed record Ban(string? Exercise, ExerciseAttribute? Attribute, string Reason)
+{
+    /// <summary>True when this entry keeps the exercise out.</summary>
+    public bool Covers(Exercise exercise) =>
+        Exercise == exercise.Id || (Attribute is { } attribute && Has(exercise, attribute));
+
+    /// <summary>Read off the exercise's own data, so that a new exercise is covered without being listed.</summary>
+    public static bool Has(Exercise exercise, ExerciseAttribute attribute) => attribute switch
+    {
+        ExerciseAttribute.Jumps => exercise.Room.Noise == Noise.Loud,
+        ExerciseAttribute.BehindTheBodyDips => exercise.Pattern == Pattern.Dip && exercise.Screens.Contains(Screen.ShoulderExtension),
+        ExerciseAttribute.PressingOverhead => exercise.Pattern == Pattern.VerticalPress,
+        ExerciseAttribute.Hanging => exercise.Load.Body == BodyModel.Hands && exercise.Pattern == Pattern.VerticalPull,
+        ExerciseAttribute.UpsideDown => exercise.Load.Body == BodyModel.Pike,
+        ExerciseAttribute.SpinalFlexion => exercise.Pattern == Pattern.TrunkFlexion,
+        ExerciseAttribute.Kneeling => exercise.Load.Body == BodyModel.KneelingPushUp,
+        ExerciseAttribute.OneLegBalance => exercise.Sides == Sides.OneAtATime && exercise.Steadiness >= 3,
+        ExerciseAttribute.Bands => exercise.Band is not null,
+        _ => throw new ArgumentOutOfRangeException(nameof(attribute)),
+    };
+}

@@ -1,0 +1,24 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Dosing;
+
+namespace Ingegno.Core.Practices;
+
+/// <summary>By which rules a coach works: house rules with the weights of the fit, and the price list.</summary>
+public sealed record Practice
+{
+    public HouseRules Rules { get; init; } = HouseRules.Default;
+
+    /// <summary>"EUR", "GBP"; shown before a price.</summary>
+    public string Currency { get; init; } = "EUR";
+
+    /// <summary>What small kit costs where the coach buys; made up until the coach enters it.</summary>
+    public ImmutableArray<Price> Prices { get; init; } =
+    [
+        new("Loop band, light", 12), new("Loop band, medium", 16), new("Loop band, heavy", 22), new("Mini band", 5),
+        new("Pair of straps with handles", 28), new("Slider pads", 10), new("Door anchor", 9), new("Pull-up bar for a door", 30),
+        new("Kettlebell, 16 kg", 45), new("Pair of handles with 20 kg of plates", 60), new("Rucksack, fitted", 35),
+    ];
+}
+
+/// <summary>A thing that could be bought and what it costs.</summary>
+public sealed record Price(string Item, decimal Cost);

@@ -1,0 +1,103 @@
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+
+namespace Ingegno.Core.Practices;
+
+/// <summary>Checks what a coach entered about the practice.</summary>
+public static class PracticeProblems
+{
+    private const int MostPrices = 200, MostBans = 200;
+
+    /// <summary>Every problem with its place; empty when the practice can be used.</summary>
+    public static IReadOnlyList<InputProblem> Of(Practice practice, Catalogue catalogue)
+    {
+        var problems = new List<InputProblem>();
+        var rules = practice.Rules;
+        Between(rules.Reserve, 0, 6, "rules.reserve", "Repetitions left");
+        Between(rules.BeginnerReserve, 1, 6, "rules.beginnerReserve", "A beginner's repetitions left");
+        Between(rules.RepetitionCap, 10, 50, "rules.repetitionCap", "The most repetitions of a set");
+        Between(rules.LongestRepetition, 3, 14, "rules.longestRepetition", "The longest repetition in seconds");
+        Between(rules.SlowestLowering, 2, 10, "rules.slowestLowering", "The slowest lowering in seconds");
+        Between(rules.LongestPause, 0, 10, "rules.longestPause", "The longest pause in seconds");
+        Between(rules.SlowestLifting, 1, 10, "rules.slowestLifting", "The slowest lifting in seconds");
+        Between(rules.PassDays, 7, 730, "rules.passDays", "The days a pass lasts");
+        Weights(rules.Weights.Main, "rules.weights.main", problems);
+        Weights(rules.Weights.Accessory, "rules.weights.accessory", problems);
+        if (practice.Currency.Length is 0 or > 5)
+        {
+            problems.Add(new("currency", "Give the currency in 1 to 5 letters."));
+        }
+
+        if (practice.Prices.Length > MostPrices)
+        {
+            problems.Add(new("prices", $"At most {MostPrices} prices."));
+        }
+
+        for (int i = 0; i < practice.Prices.Length; i++)
+        {
+            HomeProblems.Named(practice.Prices[i].Item, $"prices[{i}]", problems);
+            if (practice.Prices[i].Cost is < 0 or > 100_000)
+            {
+                problems.Add(new($"prices[{i}].cost", $"{practice.Prices[i].Item}: a price lies between 0 and 100 000."));
+            }
+        }
+
+        problems.AddRange(Bans(rules.Bans, "rules.bans", catalogue));
+        problems.AddRange(Named(rules.Preferred, "rules.preferred", catalogue));
+        problems.AddRange(Named(rules.Allowed, "rules.allowed", catalogue));
+        return problems;
+
+        void Between(double value, double from, double to, string path, string what)
+        {
+            if (!(value >= from && value <= to))
+            {
+                problems.Add(new(path, $"{what}: give {from} to {to}, not {value}."));
+            }
+        }
+    }
+
+    /// <summary>Entries of a ban list that name nothing, or something unknown.</summary>
+    public static IEnumerable<InputProblem> Bans(IReadOnlyList<Ban> bans, string path, Catalogue catalogue)
+    {
+        if (bans.Count > MostBans)
+        {
+            yield return new(path, $"At most {MostBans} bans: ban an attribute instead.");
+        }
+
+        for (int i = 0; i < bans.Count; i++)
+        {
+            if (bans[i].Exercise is null == bans[i].Attribute is null)
+            {
+                yield return new($"{path}[{i}]", "Ban one exercise or one attribute.");
+            }
+            else if (bans[i].Exercise is { } id && catalogue.Find(id) is null)
+            {
+                yield return new($"{path}[{i}].exercise", $"No exercise \"{id}\" in the catalogue: pick one from the list.");
+            }
+
+            if (string.IsNullOrWhiteSpace(bans[i].Reason) || bans[i].Reason.Length > 200)
+            {
+                yield return new($"{path}[{i}].reason", "Give the reason in 1 to 200 letters: it is shown wherever the ban bites.");
+            }
+        }
+    }
+
+    /// <summary>Ids that are not in the catalogue.</summary>
+    public static IEnumerable<InputProblem> Named(IReadOnlyList<string> ids, string path, Catalogue catalogue) =>
+        ids.Select((id, i) => (id, i))
+            .Where(p => catalogue.Find(p.id) is null)
+            .Select(p => new InputProblem($"{path}[{p.i}]", $"No exercise \"{p.id}\" in the catalogue: pick one from the list."));
+
+    private static void Weights(IReadOnlyList<double> weights, string path, List<InputProblem> problems)
+    {
+        if (weights.Count != FitWeights.Parts)
+        {
+            problems.Add(new(path, $"Give {FitWeights.Parts} weights: muscles, direction, kind, dose, sides, range, skill."));
+        }
+        else if (weights.Any(w => !(w is >= 0 and <= 1)) || Math.Abs(weights.Sum() - 1) > 0.011)
+        {
+            problems.Add(new(path, $"Weights lie between 0 and 1 and add up to 1, not {weights.Sum():0.##}."));
+        }
+    }
+}

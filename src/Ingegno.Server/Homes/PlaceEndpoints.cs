@@ -1,0 +1,106 @@
+using System.Security.Claims;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+using Ingegno.Formats.ProgrammeText;
+using Ingegno.Server.Accounts;
+using Ingegno.Server.Clients;
+using Ingegno.Server.Web;
+using Ingegno.Storage;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Ingegno.Server.Homes;
+
+/// <summary>A place in the list of a client's places; the first is where they train now.</summary>
+public sealed record PlaceName(string Id, string Name);
+
+/// <summary>A changed place and the version the change was made on.</summary>
+public sealed record PlaceForm(Home Home, long Version);
+
+/// <summary>A new place, by name; the rest is described on the survey.</summary>
+public sealed record NewPlaceForm(string Name);
+
+/// <summary>The places of a client and the survey of each.</summary>
+internal static class PlaceEndpoints
+{
+    private const int MostPlaces = 12;
+
+    internal static void MapPlaces(this RouteGroupBuilder api)
+    {
+        api.MapGet("/clients/{id}/places", ListAsync).WithName("listPlaces");
+        api.MapPost("/clients/{id}/places", AddAsync).WithName("addPlace");
+        api.MapGet("/clients/{id}/places/{place}", FindAsync).WithName("getPlace");
+        api.MapPut("/clients/{id}/places/{place}", SaveAsync).WithName("savePlace");
+        api.MapDelete("/clients/{id}/places/{place}", RemoveAsync).WithName("removePlace");
+        api.MapPost("/clients/{id}/places/{place}/use", UseAsync).WithName("usePlace");
+        api.MapGet("/common-things", () => TypedResults.Ok(CommonThings.All)).WithName("getCommonThings");
+    }
+
+    private static async Task<Results<Ok<PlaceName[]>, ProblemHttpResult>> ListAsync(string id, ClaimsPrincipal user, Places places) =>
+        await places.AllAsync(user.CoachId(), id) is { Count: > 0 } all
+            ? TypedResults.Ok(all.Select(p => new PlaceName(p.Id, p.Home.Name)).ToArray())
+            : Answers.Missing("client");
+
+    private static async Task<Results<Created<PlaceName>, ValidationProblem, ProblemHttpResult>> AddAsync(
+        string id, NewPlaceForm form, ClaimsPrincipal user, Places places)
+    {
+        var home = new Home { Name = form.Name };
+        var problems = HomeProblems.Of(home);
+        if (problems.Count > 0)
+        {
+            return Answers.Invalid(problems);
+        }
+
+        if ((await places.AllAsync(user.CoachId(), id)).Count >= MostPlaces)
+        {
+            return Answers.Invalid([new("name", $"A client has at most {MostPlaces} places: take one out first.")]);
+        }
+
+        string place = Guid.CreateVersion7().ToString();
+        return await places.AddAsync(user.CoachId(), id, place, home)
+            ? TypedResults.Created($"/api/clients/{id}/places/{place}", new PlaceName(place, home.Name))
+            : Answers.Missing("client");
+    }
+
+    /// <param name="place">An id, or "now" for the place in use.</param>
+    private static async Task<Results<Ok<PlaceView>, ProblemHttpResult>> FindAsync(
+        string id, string place, ClaimsPrincipal user, Cases cases, Plans plans, TimeProvider clock) =>
+        await cases.FindAsync(user.CoachId(), id, place == "now" ? null : place) is { } about
+            ? TypedResults.Ok(await ViewAsync(about, user.CoachId(), plans, clock))
+            : Answers.Missing("place");
+
+    private static async Task<Results<Ok<PlaceView>, ValidationProblem, ProblemHttpResult>> SaveAsync(
+        string id, string place, PlaceForm form, ClaimsPrincipal user, Cases cases, Places places, Plans plans, TimeProvider clock)
+    {
+        var problems = HomeProblems.Of(form.Home);
+        if (problems.Count > 0)
+        {
+            return Answers.Invalid(problems);
+        }
+
+        if (await cases.FindAsync(user.CoachId(), id, place) is not { } about)
+        {
+            return Answers.Missing("place");
+        }
+
+        var result = await places.SaveAsync(user.CoachId(), id, place, form.Home, form.Version);
+        return result.Saved
+            ? TypedResults.Ok(await ViewAsync(about with { Place = new(place, form.Home, result.Version) }, user.CoachId(), plans, clock))
+            : Answers.Stale();
+    }
+
+    private static async Task<Results<NoContent, ProblemHttpResult>> RemoveAsync(
+        string id, string place, ClaimsPrincipal user, Places places) =>
+        await places.RemoveAsync(user.CoachId(), id, place)
+            ? TypedResults.NoContent()
+            : TypedResults.Problem(statusCode: 409, title: "The last place of a client stays.", detail: "Add another place first, or change this one.");
+
+    private static async Task<Results<NoContent, ProblemHttpResult>> UseAsync(string id, string place, ClaimsPrincipal user, Places places) =>
+        await places.UseAsync(user.CoachId(), id, place) ? TypedResults.NoContent() : Answers.Missing("place");
+
+    private static async Task<PlaceView> ViewAsync(Case about, string coach, Plans plans, TimeProvider clock)
+    {
+        var plan = await plans.FindAsync(coach, about.Client.Id);
+        var programme = ProgrammeReader.Read(plan.Value.Text, Catalogue.Shipped, about.Profile.Unit).Programme;
+        return PlaceView.Of(about, programme, Today.ByThe(clock));
+    }
+}

@@ -1,0 +1,40 @@
+using System.Security.Claims;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Practices;
+using Ingegno.Server.Accounts;
+using Ingegno.Server.Web;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Ingegno.Server.Practices;
+
+/// <summary>The practice with the version it was read at; also what is sent to save it.</summary>
+public sealed record PracticeView(Practice Practice, long Version);
+
+/// <summary>House rules, weights and prices.</summary>
+internal static class PracticeEndpoints
+{
+    internal static void MapPractice(this RouteGroupBuilder api)
+    {
+        api.MapGet("/practice", FindAsync).WithName("getPractice");
+        api.MapPut("/practice", SaveAsync).WithName("savePractice");
+    }
+
+    private static async Task<Ok<PracticeView>> FindAsync(ClaimsPrincipal user, Storage.Practices practices)
+    {
+        var found = await practices.FindAsync(user.CoachId());
+        return TypedResults.Ok(new PracticeView(found.Value, found.Version));
+    }
+
+    private static async Task<Results<Ok<PracticeView>, ValidationProblem, ProblemHttpResult>> SaveAsync(
+        PracticeView form, ClaimsPrincipal user, Storage.Practices practices)
+    {
+        var problems = PracticeProblems.Of(form.Practice, Catalogue.Shipped);
+        if (problems.Count > 0)
+        {
+            return Answers.Invalid(problems);
+        }
+
+        var result = await practices.SaveAsync(user.CoachId(), form.Practice, form.Version);
+        return result.Saved ? TypedResults.Ok(new PracticeView(form.Practice, result.Version)) : Answers.Stale();
+    }
+}

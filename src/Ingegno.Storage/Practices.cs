@@ -1,0 +1,35 @@
+using System.Text.Json;
+using Dapper;
+using Ingegno.Core.Practices;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Storage;
+
+/// <summary>The practice of each coach.</summary>
+public sealed class Practices(Database database)
+{
+    private sealed record Row(string Document, long Version);
+
+    /// <summary>The defaults at version 0 while nothing was saved.</summary>
+    public async Task<Versioned<Practice>> FindAsync(string coach)
+    {
+        await using var connection = database.Open();
+        var row = await connection.QuerySingleOrDefaultAsync<Row>(
+            "SELECT document AS Document, row_version AS Version FROM practice WHERE coach_id = @coach", new { coach });
+        return row is null ? new(new Practice(), 0) : new(JsonSerializer.Deserialize<Practice>(row.Document, TradeJson.Options)!, row.Version);
+    }
+
+    /// <param name="version">The version it was read at; 0 for a first save.</param>
+    public async Task<SaveResult> SaveAsync(string coach, Practice practice, long version)
+    {
+        await using var connection = database.Open();
+        var values = new { coach, version, document = JsonSerializer.Serialize(practice, TradeJson.Options) };
+        int changed = await connection.ExecuteAsync(
+            version == 0
+                ? "INSERT INTO practice (coach_id, document) VALUES (@coach, @document) ON CONFLICT (coach_id) DO NOTHING"
+                : "UPDATE practice SET document = @document, row_version = row_version + 1 WHERE coach_id = @coach AND row_version = @version",
+            values);
+        return new(changed == 1, await connection.ExecuteScalarAsync<long>(
+            "SELECT row_version FROM practice WHERE coach_id = @coach", values));
+    }
+}

@@ -1,0 +1,116 @@
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Quantities;
+using Ingegno.Core.Safety;
+using Ingegno.Core.Substitution;
+
+namespace Ingegno.Core.Tests.Substitution;
+
+/// <summary>A wrong height is the normal case: it is met with a strap, a partner, or where the feet stand.</summary>
+public class PlacementTests
+{
+    private static readonly Straps Known = new() { Id = "straps", Name = "Straps", Bears = Mass.FromKilograms(150) };
+
+    private static SetUpSearch.Found Find(string exercise, Home home) =>
+        SetUpSearch.For(People.Exercise(exercise), People.Man, new PreparedHome(home, People.Today), HouseRules.Default);
+
+    [Fact]
+    public void A_beam_that_is_too_high_is_used_with_a_strap_and_only_with_one()
+    {
+        var home = new Home { Fixtures = [People.Fixture(FixtureKind.Beam, 2.1, check: People.Passed)] };
+        Find("table-row", home).Refusals.ShouldContain(r => r.Reason.Contains("strap", StringComparison.Ordinal));
+        var strapped = Find("table-row", home with { Kit = [Known] }).SetUps;
+        strapped.ShouldNotBeEmpty();
+        strapped.ShouldAllBe(s => s.Placed[0].Height < Length.FromMetres(1.12) && s.Placed[0].Note!.Contains("hung", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void Straps_of_unknown_or_too_little_strength_are_not_used()
+    {
+        var home = new Home { Fixtures = [People.Fixture(FixtureKind.Beam, 2.1, check: People.Passed)] };
+        Find("table-row", home with { Kit = [Known with { Bears = null }] }).SetUps.ShouldBeEmpty();
+        Find("table-row", home with { Kit = [Known with { Bears = Mass.FromKilograms(30) }] }).SetUps.ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void Two_chairs_of_nearly_one_height_make_a_pair_and_both_must_pass()
+    {
+        var one = People.Fixture(FixtureKind.Chair, 0.46, check: People.Passed);
+        var other = People.Fixture(FixtureKind.Chair, 0.475, check: People.Passed);
+        Find("two-chair-dip", new Home { Fixtures = [one] }).SetUps.ShouldBeEmpty();
+        Find("two-chair-dip", new Home { Fixtures = [one, other] }).SetUps.ShouldNotBeEmpty();
+        Find("two-chair-dip", new Home { Fixtures = [one, other with { Check = null }] }).SetUps.ShouldBeEmpty();
+        Find("two-chair-dip", new Home { Fixtures = [one, People.Fixture(FixtureKind.Chair, 0.50, check: People.Passed)] }).SetUps.ShouldBeEmpty();
+    }
+
+    /// <summary>A band's anchor bears the pull at its longest, 1.3 times when moving.</summary>
+    [Fact]
+    public void A_weak_anchor_limits_the_band_and_an_unknown_one_refuses_it()
+    {
+        var post = People.Fixture(FixtureKind.Post, 2.0, check: People.Passed, bears: 10);
+        var home = new Home { Fixtures = [post], Kit = [People.Loop("stout", 2)], Room = new Room { FloorLength = Length.FromMetres(4) } };
+        var limited = Find("band-standing-row", home).SetUps;
+        limited.ShouldNotBeEmpty();
+        limited.SelectMany(s => s.Ladder.Rungs).ShouldAllBe(r => r.Pull!.End.Kilograms * 1.3 <= 10 + 1e-6);
+        Find("band-standing-row", home with { Fixtures = [post with { Bears = null }] }).SetUps.ShouldBeEmpty();
+    }
+
+    /// <summary>Stature 1.80: the first incline is best at the breastbone, 0.735 of it; a table at 0.72 m is 60 cm lower.</summary>
+    [Fact]
+    public void How_far_a_height_is_off_is_told_with_its_sign()
+    {
+        var placed = Find("incline-push-up", new Home { Fixtures = [People.Fixture(FixtureKind.Table, 0.72, check: People.Passed)], Room = new Room { FloorLength = Length.FromMetres(3) } }).SetUps[0].Placed[0];
+        placed.Error.Centimetres.ShouldBe(72 - (180 * 0.735), 0.01);
+        placed.Note!.ShouldContain("lower than a first incline for you");
+        placed.Note!.ShouldContain("toes");
+    }
+
+    [Fact]
+    public void A_lean_is_offered_with_the_heels_in_several_places()
+    {
+        var found = Find("standing-lean-row", new Home { Fixtures = [People.Fixture(FixtureKind.Post, 1.2, check: People.Passed)] });
+        found.SetUps.Select(s => s.FeetOut).Distinct().Count().ShouldBe(7);
+    }
+
+    /// <summary>A full dip puts all of 80 kg and 1.3 times of it on two things; a chair of unknown strength bears 110 (EN 12520; from memory).</summary>
+    [Fact]
+    public void What_an_exercise_puts_on_a_fixture_is_set_against_what_it_may_carry()
+    {
+        var chairs = People.Fixture(FixtureKind.Chair, 0.46, count: 2, check: People.Passed, bears: null);
+        var home = new PreparedHome(new Home { Fixtures = [chairs] }, People.Today);
+        var uses = FixtureUses.Of(chairs, People.Man, home, Catalogue.Shipped, 90);
+        var dip = uses.Single(u => u.Exercise == "two-chair-dip");
+        dip.Peak.Kilograms.ShouldBe(80 * 1.3 / 2, 1e-6);
+        dip.Finding.Verdict.ShouldBe(SetupVerdict.Pass);
+        uses.ShouldAllBe(u => u.MayCarry == Mass.FromKilograms(110));
+        var weak = chairs with { Bears = Mass.FromKilograms(40) };
+        FixtureUses.Of(weak, People.Man, home, Catalogue.Shipped, 90).Single(u => u.Exercise == "two-chair-dip").Finding.Verdict.ShouldBe(SetupVerdict.NotPassed);
+    }
+
+    [Fact]
+    public void Glass_is_never_used_whatever_its_check()
+    {
+        var table = People.Fixture(FixtureKind.Table, 0.74, check: People.Passed) with { Glass = true };
+        SetupCheck.Of(table, Mass.FromKilograms(1), FixtureMotion.Still, People.Today, 90).Verdict.ShouldBe(SetupVerdict.Never);
+    }
+
+    /// <summary>A heavy thing overhead wants a handle and a lid (common practice): a bag whose contents shift is no choice.</summary>
+    [Fact]
+    public void Nothing_that_may_fall_out_goes_over_the_head()
+    {
+        var bag = new Home { Kit = [People.Rucksack(1, 20, ("bottle", 1.5, 8))] };
+        Find("half-kneeling-press", bag).Refusals.Single().Reason.ShouldContain("handle and a lid");
+        Find("one-arm-dumbbell-row", bag).SetUps.ShouldNotBeEmpty();
+        var jug = new Home { Kit = [new Vessels { Id = "j", Name = "Jug" }] };
+        Find("half-kneeling-press", jug).SetUps.ShouldNotBeEmpty();
+    }
+
+    [Fact]
+    public void A_post_is_held_at_the_height_that_is_best()
+    {
+        var found = Find("standing-lean-row", new Home { Fixtures = [People.Fixture(FixtureKind.Tree, 2.4, check: People.Passed)] });
+        found.SetUps[0].Placed[0].Height.Metres.ShouldBe(1.80 * 0.70, 1e-9);
+        found.SetUps[0].Placed[0].Note!.ShouldContain("hands at 126 cm");
+    }
+}

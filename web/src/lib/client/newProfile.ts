@@ -1,0 +1,25 @@
+import type { ClientProfile } from '$lib/api/client';
+
+/** A client nothing is known of yet. */
+export const newProfile = (): ClientProfile => ({
+	name: '',
+	note: '',
+	level: 'beginner',
+	sex: 'female',
+	goal: 'keepMuscle',
+	bodyMass: 70,
+	stature: 1.7,
+	competitionOn: null,
+	homeUntil: null,
+	days: [],
+	sessionMinutes: 45,
+	unit: 'kilogram',
+	lifts: [],
+	soreJoints: [],
+	screens: [],
+	traits: [],
+	notYet: [],
+	health: { answers: [], clearedBy: null, clearedOn: null, note: '' },
+	bans: [],
+	preferred: []
+});
