@@ -12,7 +12,10 @@ for (const theme of ['day', 'night'] as const) {
 		await page.goto('/clients/new');
 		await expect(page.getByRole('heading', { name: 'New client' })).toBeVisible();
 		expect(await faults('new client')).toEqual([]);
-		for (const view of ['Home', 'Bench', 'Log', 'Sheet'] as const) {
+		await page.goto('/practice');
+		await expect(page.getByRole('heading', { name: 'By which rules we work' })).toBeVisible();
+		expect(await faults('practice')).toEqual([]);
+		for (const view of ['Client', 'Home', 'Bench', 'Log', 'Sheet'] as const) {
 			await open(page, 'Tomas Brevik', view);
 			await page.waitForLoadState('networkidle');
 			expect(await faults(view)).toEqual([]);

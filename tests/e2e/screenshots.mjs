@@ -44,7 +44,10 @@ try {
 	const rows = await (await page.request.get(`${base}/api/desk`)).json();
 	const at = (name, view) => `${base}/clients/${rows.find((row) => row.name.startsWith(name)).id}/${view}`;
 
+	await picture('client', at('Maren', 'profile'));
+	await picture('practice', `${base}/practice`);
 	await picture('home', at('Maren', 'home'));
+	await picture('surfaces', at('Maren', 'home'), () => page.keyboard.press('l'));
 	await picture('bench', at('Maren', 'bench'), async () => {
 		await page.locator('[data-line]').nth(1).click();
 	});

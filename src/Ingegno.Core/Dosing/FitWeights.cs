@@ -3,8 +3,9 @@ using System.Collections.Immutable;
 namespace Ingegno.Core.Dosing;
 
 /// <summary>
-/// How much each part of the fit counts, in the order muscles, direction, kind, dose, sides, range, skill; each list adds
-/// up to 1 (common practice; coach). Secondary lines stand halfway.
+/// How much each part of the fit counts, in the order muscles, direction, kind, dose, sides, range, skill. Only their
+/// proportions count: a list is scaled to add up to 1 before it is used (common practice; coach). Secondary lines stand
+/// halfway.
 /// </summary>
 public sealed record FitWeights
 {

@@ -95,9 +95,9 @@ public static class PracticeProblems
         {
             problems.Add(new(path, $"Give {FitWeights.Parts} weights: muscles, direction, kind, dose, sides, range, skill."));
         }
-        else if (weights.Any(w => !(w is >= 0 and <= 1)) || Math.Abs(weights.Sum() - 1) > 0.011)
+        else if (weights.Any(w => !(w is >= 0 and <= 100)) || weights.Sum() <= 0)
         {
-            problems.Add(new(path, $"Weights lie between 0 and 1 and add up to 1, not {weights.Sum():0.##}."));
+            problems.Add(new(path, "A weight lies between 0 and 100, and one at least is above 0."));
         }
     }
 }

@@ -38,14 +38,16 @@ public sealed record Fit(Share Score, ImmutableArray<Share> Parts, FitPart Decis
     /// <summary>A part is never quite zero, so that one failing does not hide the others.</summary>
     private const double Least = 0.05;
 
-    /// <summary>In the order of <see cref="FitPart"/>.</summary>
+    /// <summary>In the order of <see cref="FitPart"/>, adding up to 1.</summary>
     public static ImmutableArray<double> WeightsFor(Role role, FitWeights weights) => role switch
     {
-        Role.Main => weights.Main,
-        Role.Secondary => [.. weights.Main.Zip(weights.Accessory, (m, a) => (m + a) / 2)],
-        Role.Accessory => weights.Accessory,
+        Role.Main => Scaled(weights.Main),
+        Role.Secondary => [.. Scaled(weights.Main).Zip(Scaled(weights.Accessory), (m, a) => (m + a) / 2)],
+        Role.Accessory => Scaled(weights.Accessory),
         _ => throw new ArgumentOutOfRangeException(nameof(role)),
     };
+
+    private static ImmutableArray<double> Scaled(ImmutableArray<double> weights) => [.. weights.Select(w => w / weights.Sum())];
 
     /// <param name="parts">Seven values in the order of <see cref="FitPart"/>; held in 0.05 to 1.</param>
     public static Fit Of(IReadOnlyList<double> parts, Role role, FitWeights practice)

@@ -58,7 +58,7 @@ public class BanTests
             Rules = Rules with
             {
                 PassDays = 0,
-                Weights = new FitWeights { Main = [1, 1, 1, 1, 1, 1, 1] },
+                Weights = new FitWeights { Main = [0, 0, 0, 0, 0, 0, 0] },
                 Bans = [new Ban(null, null, "x"), new Ban("no-such", null, "")],
                 Preferred = ["no-such"],
             },

@@ -13,6 +13,19 @@ public class FitTests
     [InlineData(Role.Accessory)]
     public void Weights_add_up_to_one(Role role) => Fit.WeightsFor(role, FitWeights.Default).Sum().ShouldBe(1, 1e-12);
 
+    /// <summary>A coach may write 5 and 4 where the shipped list has .25 and .20: only proportions count.</summary>
+    [Fact]
+    public void Weights_count_by_their_proportions() =>
+        Gen.Select(Parts, Gen.Double[0.1, 50], Gen.Enum<Role>()).Sample((parts, factor, role) =>
+        {
+            var scaled = new FitWeights
+            {
+                Main = [.. FitWeights.Default.Main.Select(w => w * factor)],
+                Accessory = [.. FitWeights.Default.Accessory.Select(w => w * factor * 2)],
+            };
+            Fit.Of(parts, role, scaled).Score.Fraction.ShouldBe(Fit.Of(parts, role, FitWeights.Default).Score.Fraction, 1e-9);
+        });
+
     /// <summary>Worked by hand for an accessory line: exp(0.30 ln 0.5 + 0.35 ln 0.8) = 0.7512.</summary>
     [Fact]
     public void The_score_is_the_weighted_geometric_mean()

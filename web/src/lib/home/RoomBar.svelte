@@ -12,15 +12,15 @@
 		onchange({ floors: on ? [...room.floors, floor] : room.floors.filter((f) => f !== floor) });
 </script>
 
-<div class="flex items-end gap-3 px-2 pb-2">
-	<div class="w-24">
+<div class="flex items-end gap-2 px-1 pb-2">
+	<div class="w-20 shrink-0">
 		<NumberField
 			label="Headroom, cm"
 			value={room.headroom === null ? null : room.headroom * 100}
 			onread={(cm) => onchange({ headroom: cm === null ? null : cm / 100 })}
 		/>
 	</div>
-	<div class="w-20">
+	<div class="w-14 shrink-0">
 		<NumberField
 			label="Floor, m"
 			value={room.floorLength}
@@ -28,7 +28,7 @@
 			onread={(m) => onchange({ floorLength: m })}
 		/>
 	</div>
-	<div class="w-20">
+	<div class="w-14 shrink-0">
 		<NumberField
 			label="by, m"
 			value={room.floorWidth}
@@ -36,7 +36,7 @@
 			onread={(m) => onchange({ floorWidth: m })}
 		/>
 	</div>
-	<div class="flex flex-1 flex-wrap gap-1 text-[12.5px]">
+	<div class="flex flex-1 flex-wrap gap-1 text-[12px]">
 		<div class="contents" role="group" aria-label="What the floor is">
 			{#each Object.entries(FLOOR_NAMES) as [floor, name] (floor)}
 				{@render pill(name, room.floors.includes(floor as FloorKind), (on) => turn(floor as FloorKind, on))}
@@ -49,7 +49,7 @@
 
 {#snippet pill(name: string, on: boolean, change: (on: boolean) => void)}
 	<button
-		class="h-6 rounded-full border px-2.5 {on
+		class="h-6 rounded-full border px-2 {on
 			? 'border-base-content bg-base-content text-base-100'
 			: 'border-base-300 bg-base-100'}"
 		aria-pressed={on}

@@ -9,6 +9,7 @@
 	let theme = $state<Theme>(rememberedTheme());
 
 	const views = [
+		{ path: 'profile', name: 'Client' },
 		{ path: 'home', name: 'Home' },
 		{ path: 'bench', name: 'Bench' },
 		{ path: 'log', name: 'Log' },
@@ -51,6 +52,11 @@
 	<button class="border-base-300 bg-base-100 rounded-full border px-3 py-0.5 text-[13px]" onclick={turn}>
 		{theme === 'day' ? 'Night' : 'Day'}
 	</button>
+	<a
+		href="/practice"
+		class="text-[13px] underline underline-offset-2"
+		aria-current={page.url.pathname === '/practice' ? 'page' : undefined}>Practice</a
+	>
 	<span class="text-soft text-[13px]">{coach}</span>
 	<button class="text-soft text-[13px] underline underline-offset-2" onclick={signOut}>Sign out</button>
 </header>

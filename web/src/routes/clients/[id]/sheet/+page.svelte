@@ -18,8 +18,10 @@
 	<h1 class="text-base-content text-[17px]">The sheet</h1>
 	<span>{plan.savedAt ? `as saved on ${shortDay(plan.savedAt.slice(0, 10))}` : ''}</span>
 	<span class="flex-1"></span>
-	<button class="btn btn-sm btn-neutral" disabled={plan.sessions.length === 0} onclick={() => window.print()}
-		>Print</button
+	<button
+		class="btn btn-sm btn-neutral"
+		disabled={plan.sessions.length === 0 || !data.client.sending.allowed}
+		onclick={() => window.print()}>Print</button
 	>
 </div>
 
@@ -29,6 +31,12 @@
 			<h2 class="mb-2 text-xl">Nothing saved to print yet</h2>
 			<p class="text-soft mb-4">Rebuild the written programme on the bench and save it.</p>
 			<a class="btn btn-neutral" href="/clients/{data.client.id}/bench">To the bench</a>
+		</div>
+	{:else if !data.client.sending.allowed}
+		<div class="mx-auto max-w-md p-12 text-center">
+			<h2 class="mb-2 text-xl">Not to be handed out yet</h2>
+			<p class="border-accent bg-decide mb-4 border-l-4 px-4 py-2 text-left">{data.client.sending.why}</p>
+			<a class="btn btn-neutral" href="/clients/{data.client.id}/profile">To the health screen</a>
 		</div>
 	{:else}
 		<article

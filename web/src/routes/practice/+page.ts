@@ -1,0 +1,10 @@
+import { api, ask } from '$lib/api/client';
+
+export async function load() {
+	const [practice, catalogue, devices] = await Promise.all([
+		ask(api.GET('/api/practice')),
+		ask(api.GET('/api/catalogue')),
+		ask(api.GET('/api/devices'))
+	]);
+	return { practice, catalogue, devices };
+}
