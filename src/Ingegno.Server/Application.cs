@@ -69,6 +69,7 @@ internal static class Application
         app.UseAuthentication();
         app.UseAuthorization();
         app.UseRateLimiter();
+        app.UseNoEmptyEntries();
 
         var api = app.MapGroup("/api");
         api.MapAccounts();

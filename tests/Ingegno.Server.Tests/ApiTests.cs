@@ -72,6 +72,10 @@ public sealed class ApiTests(ServerHost host) : IClassFixture<ServerHost>
     [InlineData("{\"kit\":[{\"kind\":\"container\",\"id\":\"a\"}]}", "kit[0]")]
     [InlineData("{\"kit\":[{\"kind\":\"plateLoadedHandles\",\"id\":\"a\",\"name\":\"b\",\"plates\":[{\"mass\":-2,\"count\":2}]}]}", "kit[0].plates[0].mass")]
     [InlineData("{\"kit\":null}", "kit")]
+    [InlineData("{\"room\":{\"headroom\":1e308}}", "room.headroom")]
+    [InlineData("{\"kit\":[{\"kind\":\"sliders\",\"id\":\"a\",\"name\":\"b\"},null]}", "kit[1]")]
+    [InlineData("{\"kit\":[{\"kind\":\"container\",\"id\":\"a\",\"name\":\"b\",\"contents\":[null]}]}", "kit[0].contents[0]")]
+    [InlineData("{\"kit\":[{\"id\":\"a\",\"name\":\"b\"}]}", "kit[0]")]
     public async Task Bad_input_gets_its_place_and_never_a_stack_trace(string json, string path)
     {
         var coach = await host.CoachAsync();

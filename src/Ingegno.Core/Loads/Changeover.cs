@@ -11,7 +11,7 @@ public static class Changeover
     /// <summary>Pieces taken off plus pieces put on, matched by name and place.</summary>
     public static int PiecesMoved(Recipe from, Recipe to)
     {
-        var counts = from.Pieces.ToDictionary(p => (p.Name, p.Where), p => p.Count);
+        var counts = from.Pieces.GroupBy(p => (p.Name, p.Where)).ToDictionary(g => g.Key, g => g.Sum(p => p.Count));
         foreach (var piece in to.Pieces)
         {
             var key = (piece.Name, piece.Where);

@@ -9,8 +9,14 @@ namespace Ingegno.Core.Quantities;
 /// </summary>
 public abstract class QuantityJson<T>(Func<double, T> read, Func<T, double> write, int decimals) : JsonConverter<T>
 {
-    public override T Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
-        read(reader.GetDouble());
+    /// <summary>No mass, length, time or force of the trade comes near it; over it sums would leave the range of numbers.</summary>
+    private const double MostOfAnything = 1e9;
+
+    public override T Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)
+    {
+        double number = reader.GetDouble();
+        return Math.Abs(number) <= MostOfAnything ? read(number) : throw new JsonException("No quantity is as large as this number.");
+    }
 
     public override void Write(Utf8JsonWriter writer, T value, JsonSerializerOptions options) =>
         writer.WriteNumberValue(Math.Round(write(value), decimals));

@@ -13,6 +13,8 @@ internal sealed partial class PlainErrors(IProblemDetailsService problems, ILogg
         var problem = exception switch
         {
             BadHttpRequestException { InnerException: JsonException json } => Unreadable(json),
+            NotSupportedException { Message: var message } when message.Contains("polymorphic", StringComparison.Ordinal) =>
+                Unreadable(new JsonException(message, message.Split("Path: ")[^1].Split(" |")[0], null, null)),
             BadHttpRequestException { StatusCode: 413 } => new ProblemDetails
             {
                 Status = 413,

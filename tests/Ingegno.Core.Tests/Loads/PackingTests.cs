@@ -145,4 +145,11 @@ public class PackingTests
         Changeover.Between(two, mixed).Seconds.ShouldBe(16);
         Changeover.PiecesMoved(two, two).ShouldBe(0);
     }
+
+    [Fact]
+    public void Two_kinds_of_one_name_are_counted_together()
+    {
+        var ladder = Packing.Ladder(People.Rucksack(1, null, ("book", 0.5, 1), ("book", 0.8, 1)));
+        Changeover.PiecesMoved(ladder.Rungs[^1].Recipe, ladder.Rungs[0].Recipe).ShouldBe(2);
+    }
 }

@@ -943,8 +943,9 @@ export interface components {
          */
         FitPart: "muscles" | "direction" | "kind" | "dose" | "sides" | "range" | "skill";
         /**
-         * @description How much each part of the fit counts, in the order muscles, direction, kind, dose, sides, range, skill; each list adds
-         *     up to 1 (common practice; coach). Secondary lines stand halfway.
+         * @description How much each part of the fit counts, in the order muscles, direction, kind, dose, sides, range, skill. Only their
+         *     proportions count: a list is scaled to add up to 1 before it is used (common practice; coach). Secondary lines stand
+         *     halfway.
          */
         FitWeights: {
             /** @description Main lifts copy the movement. */
