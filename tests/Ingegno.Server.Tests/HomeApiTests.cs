@@ -134,6 +134,17 @@ public class HomeApiTests(ServerHost host) : IClassFixture<ServerHost>
             .ShouldBe(["footReading"]);
     }
 
+    /// <summary>Melrose and Dawes 2015 (from memory): at 45 degrees about 0.53 of the body; within 0.05.</summary>
+    [Fact]
+    public async Task A_level_along_the_body_tells_the_share_of_a_row()
+    {
+        var coach = await host.CoachAsync();
+        var share = await Json(await coach.PostAsJsonAsync("/api/engine/body-share", new { exercise = "standing-lean-row", bodyMass = 80, stature = 1.75, sex = "male", bodyAngle = 45 }, Stop));
+        share["share"]!.GetValue<double>().ShouldBe(0.5288, 0.05);
+        (await ProblemsAsync(await coach.PostAsJsonAsync("/api/engine/body-share", new { exercise = "push-up", bodyMass = 80, stature = 1.75, sex = "male", bodyAngle = 45 }, Stop)))
+            .ShouldBe(["bodyAngle"]);
+    }
+
     [Fact]
     public async Task The_practice_is_saved_and_its_bans_bite_on_the_bench()
     {

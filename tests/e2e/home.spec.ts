@@ -110,6 +110,18 @@ test('a band is calibrated from the luggage scale and its rungs reach the chart'
 	await page.getByRole('button', { name: /^Elbow flexion/ }).click();
 	await expect(page.getByText(/Band curl: as heavy as .*Wide black loop/).first()).toBeVisible();
 
+	// The inverse: a wanted pull in, bands and their setting out.
+	await black.click();
+	await dialog.getByLabel('Mean pull').fill('12');
+	await dialog.getByLabel('Mean pull').press('Tab');
+	await expect(
+		dialog.getByRole('region', { name: 'Which band, set how' }).getByRole('listitem').first()
+	).toContainText(/mean 1[12]/);
+	await dialog.getByRole('button', { name: 'Leave as it was' }).click();
+	await page.keyboard.press('l');
+	await page.getByRole('button', { name: 'Phone along the body' }).click();
+	await expect(page.getByText(/degrees the hands hold/)).toBeVisible();
+
 	// Pulls that contradict each other are refused where they are typed, and nothing is lost.
 	await black.click();
 	await dialog.getByLabel('Force of pull 2').fill('10');

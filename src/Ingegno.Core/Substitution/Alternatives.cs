@@ -32,7 +32,8 @@ internal static class Alternatives
             .. candidate.SetUp.Ladder.Rungs.Select(rung => new OfferedLoad(
                 rung.Load,
                 LoadWords.Of(rung, candidate.SetUp.Implement),
-                effort.EquivalentOf(effort.DemandOf(rung.Load)))),
+                effort.EquivalentOf(effort.DemandOf(rung.Load)),
+                rung.Pull)),
         ];
         var plan = new SetPlan(dose.Repetitions, dose.Rung.Load, dose.Tempo, dose.Rest, intent.PartnerTime);
         return alternative with

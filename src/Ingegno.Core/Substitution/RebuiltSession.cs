@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Effort;
+using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
 
@@ -31,7 +32,8 @@ public enum LineOutcome
 }
 
 /// <summary>A load on offer for the exercise in hand.</summary>
-public sealed record OfferedLoad(Mass Load, string Words, Demand Equivalent);
+/// <param name="Pull">For a band what it pulls along the movement; of help, bottom to top.</param>
+public sealed record OfferedLoad(Mass Load, string Words, Demand Equivalent, PullAlong? Pull = null);
 
 /// <summary>One way to do a line here, worked out whole.</summary>
 public sealed record Alternative

@@ -10,9 +10,10 @@ namespace Ingegno.Server.Engine;
 
 /// <summary>A body, an exercise, and where hands, feet or grip stand.</summary>
 /// <param name="FootReading">A bathroom scale under the helping foot.</param>
+/// <param name="BodyAngle">Of a row or lean, degrees over the horizontal as a level along the body reads them; goes before heights.</param>
 /// <param name="Rail">Height of a rail that is too high; the strap for <see cref="Geometry.Grip"/> is told.</param>
 public sealed record BodyShareForm(
-    string Exercise, Mass BodyMass, Length Stature, Sex Sex, Geometry? Geometry = null, Mass? FootReading = null, Length? Rail = null);
+    string Exercise, Mass BodyMass, Length Stature, Sex Sex, Geometry? Geometry = null, Mass? FootReading = null, Length? Rail = null, double? BodyAngle = null);
 
 /// <summary>What of the body is moved.</summary>
 /// <param name="OnHands">As a mass, after a foot's help.</param>
@@ -39,6 +40,11 @@ internal static class BodyShareEngine
             problems.Add(new("geometry", "Heights lie between 0 and 6 m above the floor."));
         }
 
+        if (form.BodyAngle is { } angle && (!(angle is >= 0 and <= 90) || !IsRow(exercise)))
+        {
+            problems.Add(new("bodyAngle", "A level along the body reads 0 to 90 degrees, in a row or a lean."));
+        }
+
         if (form.FootReading is { } foot && !(foot >= Mass.Zero && foot <= form.BodyMass))
         {
             problems.Add(new("footReading", "The scale under the foot reads between 0 and the whole body mass."));
@@ -47,9 +53,12 @@ internal static class BodyShareEngine
         return problems.Count > 0 ? Answers.Invalid(problems) : TypedResults.Ok(View(exercise, client, geometry, form));
     }
 
+    private static bool IsRow(Exercise exercise) =>
+        exercise.Load.Body is BodyModel.RowUnderGrip or BodyModel.RowUnderGripKneesBent or BodyModel.StandingLeanRow;
+
     private static BodyShareView View(Exercise exercise, ClientProfile client, Geometry geometry, BodyShareForm form)
     {
-        var share = Resistance.BodyMoved(exercise.Load, client, geometry);
+        var share = form.BodyAngle is { } read ? RowShare.AtAngle(read) : Resistance.BodyMoved(exercise.Load, client, geometry);
         var moved = share * client.BodyMass;
         var carried = form.FootReading is { } foot ? FootAssistance.Carried(client.BodyMass, foot) : client.BodyMass;
         return new(

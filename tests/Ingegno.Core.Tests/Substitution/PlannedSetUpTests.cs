@@ -61,6 +61,12 @@ public class PlannedSetUpTests
     public void Falls_when_the_home_no_longer_gives_it(string says, Home home) =>
         Today(home).Against.ShouldHaveSingleItem().ShouldContain(says);
 
+    /// <summary>Bottles get emptied: by hand a bag of 1 kg with the two that are left makes 4 kg.</summary>
+    [Fact]
+    public void A_recipe_whose_piece_is_gone_names_the_next_one() =>
+        Today(Home with { Kit = [People.Rucksack(1, 12, ("bottle", 1.5, 2))] }).Against.Single()
+            .ShouldEndWith("nearest now is 4 kg on the back. Rucksack: 2 bottles");
+
     [Fact]
     public void Falls_when_the_joint_it_loads_got_sore() =>
         Today(Home, People.Man with { SoreJoints = [new Soreness(Joint.Knee, 4)] }).Against.ShouldHaveSingleItem().ShouldContain("knee");

@@ -600,6 +600,11 @@ export interface components {
              * @description metres, three decimals
              */
             rail: null | number;
+            /**
+             * Format: double
+             * @description Of a row or lean, degrees over the horizontal as a level along the body reads them; goes before heights.
+             */
+            bodyAngle: null | number;
         };
         /** @description What of the body is moved. */
         BodyShareView: {
@@ -1638,6 +1643,7 @@ export interface components {
             load: components["schemas"]["Mass"];
             words: string;
             equivalent: components["schemas"]["Demand"];
+            pull: null | components["schemas"]["PullAlong"];
         };
         /** @description A rung with the way to it from the one before. */
         PackedRung: {

@@ -111,6 +111,18 @@
 				onslide={(to) => onchoose({ load: chosen.ladder[to]?.load ?? null })}
 			/>
 		{/if}
+		{#if chosen.ladder[rung]?.pull}
+			{@const pull = chosen.ladder[rung].pull}
+			<p class="mt-1 text-xs">
+				{chosen.prescription.load < 0 ? 'Takes off at the bottom' : 'Pulls at the start'}
+				<b>{shownMass(pull.start, unit)}</b>, in the middle <b>{shownMass(pull.middle, unit)}</b>, at the {chosen
+					.prescription.load < 0
+					? 'top'
+					: 'end'} <b>{massWithUnit(pull.end, unit)}</b>; mean {shownMass(pull.mean, unit)}.
+				{#if pull.rough}<span class="text-accent">Rough: one pull only.</span>{/if}
+				{#if pull.pastMeasured}<span class="text-accent">Longer than it was ever measured.</span>{/if}
+			</p>
+		{/if}
 		<p class="text-soft mt-1 text-xs">
 			{chosen.prescription.loadInWords}{#each chosen.prescription.placement as place (place)}. {place}{/each}
 		</p>

@@ -1,10 +1,11 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import type { HeldImplement, KitItem, PlaceView } from '$lib/api/client';
+	import type { Band, HeldImplement, KitItem, PlaceView } from '$lib/api/client';
 	import Notice from '$lib/shell/Notice.svelte';
 	import type { MassUnit } from '$lib/units';
 	import BagForm from './kit/BagForm.svelte';
 	import BandForm from './kit/BandForm.svelte';
+	import FindSetting from './kit/FindSetting.svelte';
 	import PlatesForm from './kit/PlatesForm.svelte';
 	import Rungs from './kit/Rungs.svelte';
 	import SimpleForm from './kit/SimpleForm.svelte';
@@ -61,6 +62,11 @@
 			<VesselsForm bind:draft {unit} />
 		{:else if draft.kind === 'band'}
 			<BandForm bind:draft />
+			<FindSetting
+				bands={[...view.home.kit.filter((k): k is Band => k.kind === 'band' && k.id !== draft.id), draft]}
+				{view}
+				{unit}
+			/>
 		{:else}
 			<SimpleForm bind:draft {unit} />
 		{/if}

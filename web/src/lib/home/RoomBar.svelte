@@ -13,7 +13,7 @@
 </script>
 
 <div class="flex items-end gap-2 px-1 pb-2">
-	<div class="w-20 shrink-0">
+	<div class="w-[92px] shrink-0">
 		<NumberField
 			label="Headroom, cm"
 			value={room.headroom === null ? null : room.headroom * 100}

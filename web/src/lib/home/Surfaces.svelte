@@ -1,9 +1,11 @@
 <script lang="ts">
-	import type { PlaceView, SurfaceStep } from '$lib/api/client';
+	import type { ClientProfile, PlaceView, SurfaceStep } from '$lib/api/client';
+	import Measure from './Measure.svelte';
 	import { centimetres, massWithUnit, type MassUnit } from '$lib/units';
 
 	/** The client's own surfaces as ladders: push-ups from the wall to feet raised, rows, pairs, anchors. */
-	let { view, unit }: { view: PlaceView; unit: MassUnit } = $props();
+	let { view, profile }: { view: PlaceView; profile: ClientProfile } = $props();
+	const unit = $derived<MassUnit>(profile.unit);
 
 	const most = $derived(Math.max(1, ...view.pushUps.map((s) => s.held), ...view.rows.map((s) => s.onHands)));
 
@@ -102,6 +104,7 @@
 				</div>
 			{/each}
 		</section>
+		<Measure {profile} {unit} />
 		<section aria-label="Anchors">
 			<h3 class="mb-1 text-[15px]">Anchors for bands and straps</h3>
 			{#each view.anchors as anchor (anchor.zone)}

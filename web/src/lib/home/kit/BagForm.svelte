@@ -2,13 +2,14 @@
 	import { api, ask, messageOf, type Container } from '$lib/api/client';
 	import MassField from '$lib/home/MassField.svelte';
 	import NumberField from '$lib/home/NumberField.svelte';
-	import { massWithUnit, type MassUnit } from '$lib/units';
+	import { massWithUnit, shownMass, type MassUnit } from '$lib/units';
 	import Weigh from './Weigh.svelte';
 
 	/** A bag or basket, what may go in, and how to pack it to a wanted mass. */
 	let { draft = $bindable(), unit }: { draft: Container; unit: MassUnit } = $props();
 	let wanted = $state<number | null>(null);
 	let recipe = $state('');
+	let steps = $state<{ load: number; words: string; seconds: number }[]>([]);
 
 	async function pack(kilograms: number | null) {
 		wanted = kilograms;
@@ -20,6 +21,11 @@
 				})
 			);
 			recipe = `${massWithUnit(packed.best.load, unit)}: ${packed.best.recipe.text}`;
+			steps = packed.ladder.map((step) => ({
+				load: step.rung.load,
+				words: step.rung.recipe.text,
+				seconds: step.changeover
+			}));
 		} catch (problem) {
 			recipe = messageOf(problem);
 		}
@@ -128,3 +134,17 @@
 	<div class="w-32"><MassField label="Pack it to" kilograms={wanted} {unit} onread={pack} /></div>
 	<p class="pb-1 text-[13px]" role="status">{recipe}</p>
 </div>
+{#if steps.length > 0}
+	<details class="text-[12.5px]">
+		<summary class="text-soft cursor-pointer">every step, with the time to repack from the one before</summary
+		>
+		<ul class="max-h-40 overflow-auto">
+			{#each steps as step (step.load)}
+				<li>
+					<b class="inline-block w-14 text-right">{shownMass(step.load, unit)}</b>
+					{step.words} <span class="text-soft">{step.seconds} s</span>
+				</li>
+			{/each}
+		</ul>
+	</details>
+{/if}

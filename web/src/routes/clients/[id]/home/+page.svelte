@@ -170,7 +170,7 @@
 				onopen={(family) => (opened = opened === family ? null : family)}
 			/>
 		{:else}
-			<Surfaces {view} {unit} />
+			<Surfaces {view} profile={data.client.profile} />
 		{/if}
 	</section>
 </main>
