@@ -130,6 +130,11 @@ public class HomeApiTests(ServerHost host) : IClassFixture<ServerHost>
         share["moved"]!.GetValue<double>().ShouldBe(51.2, 0.01);
         share["onHands"]!.GetValue<double>().ShouldBe(38.4, 0.01);
         share["story"]!["test"]!.GetValue<string>().ShouldContain("Ebben");
+        var split = await Json(await coach.PostAsJsonAsync("/api/engine/body-share", new { exercise = "rear-foot-raised-split-squat", bodyMass = 80, stature = 1.75, sex = "male" }, Stop));
+
+        // Common practice: 0.85 of a split stance on the working leg with the rear foot raised.
+        split["workingLeg"]!.GetValue<double>().ShouldBe(0.85);
+        share["workingLeg"].ShouldBeNull();
         (await ProblemsAsync(await coach.PostAsJsonAsync("/api/engine/body-share", new { exercise = "push-up", bodyMass = 80, stature = 1.75, sex = "male", footReading = 90 }, Stop)))
             .ShouldBe(["footReading"]);
     }

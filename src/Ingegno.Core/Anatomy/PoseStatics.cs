@@ -64,13 +64,6 @@ public static class PoseStatics
     public static double HandMoment(Pose pose, PoseJoint joint, Mass held, Length stature, Sex sex) =>
         Force.OfWeight(held).Newtons * HandLever(pose, joint, stature, sex).Metres;
 
-    /// <summary>Lever arm of the body over the knees: how far the knees stand ahead of or behind the body's centre.</summary>
-    public static Length BodyLever(Pose pose, PoseJoint joint, Length stature, Sex sex)
-    {
-        var figure = new Figure(pose, stature, sex);
-        return figure.Centre.Ahead - At(figure, joint).Ahead;
-    }
-
     private static BodyPoint At(Figure figure, PoseJoint joint) => joint switch
     {
         PoseJoint.Shoulder => figure.Shoulder,

@@ -63,15 +63,6 @@ public static class RowShare
     public static Length StrapDrop(Length rail, Length wantedGrip) =>
         rail > wantedGrip ? rail - wantedGrip : Length.Zero;
 
-    /// <summary>The grip height at which an under-grip row moves this share of the body.</summary>
-    /// <param name="share">Held in what the model can give.</param>
-    public static Length GripFor(Share share, Length stature)
-    {
-        var body = new Landmarks(stature);
-        double cosine = Math.Clamp(share.Fraction / LevelBodyShare, 0, 1);
-        return body.ArmToGrip + (body.Shoulder * Math.Sqrt(1 - (cosine * cosine)));
-    }
-
     /// <summary>As <see cref="UnderGrip"/>, knees bent at a right angle.</summary>
     public static Share UnderGripKneesBent(Length gripHeight, Length stature) =>
         UnderGrip(gripHeight, stature) * BentKneeFactor;

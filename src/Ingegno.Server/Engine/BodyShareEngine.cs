@@ -19,7 +19,10 @@ public sealed record BodyShareForm(
 /// <param name="OnHands">As a mass, after a foot's help.</param>
 /// <param name="StrapDrop">How far below the rail the handle hangs; null without a rail.</param>
 /// <param name="BodyAngle">Of a lean, degrees over the horizontal; null elsewhere.</param>
-public sealed record BodyShareView(Share Share, Mass Moved, Mass OnHands, Length? StrapDrop, double? BodyAngle, ModelStory Story);
+/// <param name="WorkingLeg">Of a split stance, the part of it on the working leg; null elsewhere.</param>
+/// <param name="HandMoment">Turning moment a kilogram in the hands makes at the shoulder in the start pose, newton metres; null without a pose.</param>
+public sealed record BodyShareView(
+    Share Share, Mass Moved, Mass OnHands, Length? StrapDrop, double? BodyAngle, Share? WorkingLeg, double? HandMoment, ModelStory Story);
 
 /// <summary>Body share.</summary>
 internal static class BodyShareEngine
@@ -68,6 +71,12 @@ internal static class BodyShareEngine
             form.Rail is { } rail && geometry.Grip is { } grip ? RowShare.StrapDrop(rail, grip) : null,
             exercise.Load.Body == BodyModel.StandingLeanRow && geometry is { Grip: { } at, FeetOut: { } feet }
                 ? Math.Round(RowShare.AngleLeaningBack(at, feet, client.Stature), 1)
+                : null,
+            exercise is { Load.Body: BodyModel.TwoLegs, Sides: Sides.OneAtATime }
+                ? BodyShare.WorkingLeg(rearFootRaised: exercise.Fixtures.Any(f => f.Role == FixtureRole.RearFoot))
+                : null,
+            exercise.Poses is { } poses
+                ? Math.Round(PoseStatics.HandMoment(poses.Start, PoseJoint.Shoulder, Mass.FromKilograms(1), client.Stature, client.Sex), 2)
                 : null,
             BodyModelStory.Of(exercise.Load.Body));
     }

@@ -618,6 +618,12 @@ export interface components {
              * @description Of a lean, degrees over the horizontal; null elsewhere.
              */
             bodyAngle: null | number;
+            workingLeg: null | components["schemas"]["Share"];
+            /**
+             * Format: double
+             * @description Turning moment a kilogram in the hands makes at the shoulder in the start pose, newton metres; null without a pose.
+             */
+            handMoment: null | number;
             story: components["schemas"]["ModelStory"];
         };
         /** @description From what the gym set asks to what the home set gives, in effective repetitions and in demand. */

@@ -3,6 +3,7 @@
 	import MassField from '$lib/home/MassField.svelte';
 	import NumberField from '$lib/home/NumberField.svelte';
 	import { massWithUnit, shownMass, type MassUnit } from '$lib/units';
+	import PieceCells from './PieceCells.svelte';
 	import Weigh from './Weigh.svelte';
 
 	/** A bag or basket, what may go in, and how to pack it to a wanted mass. */
@@ -68,24 +69,7 @@
 						maxlength="80"
 					/>
 				</td>
-				<td
-					><MassField
-						small
-						label="Mass {i + 1}"
-						kilograms={content.mass}
-						{unit}
-						onread={(kg) => (content.mass = kg ?? 0)}
-					/></td
-				>
-				<td
-					><NumberField
-						small
-						label="How many of {i + 1}"
-						value={content.count}
-						decimals={0}
-						onread={(n) => (content.count = Math.round(n ?? 0))}
-					/></td
-				>
+				<PieceCells bind:piece={draft.contents[i]!} row={i + 1} {unit} />
 				<td
 					><NumberField
 						small

@@ -3,6 +3,7 @@
 	import MassField from '$lib/home/MassField.svelte';
 	import NumberField from '$lib/home/NumberField.svelte';
 	import type { MassUnit } from '$lib/units';
+	import PieceCells from './PieceCells.svelte';
 
 	/** Handles or a bar, and the plates that go on. */
 	let { draft = $bindable(), unit }: { draft: Handles | Bar; unit: MassUnit } = $props();
@@ -59,24 +60,7 @@
 	<tbody>
 		{#each draft.plates as plate, i (i)}
 			<tr>
-				<td
-					><MassField
-						small
-						label="Mass {i + 1}"
-						kilograms={plate.mass}
-						{unit}
-						onread={(kg) => (plate.mass = kg ?? 0)}
-					/></td
-				>
-				<td
-					><NumberField
-						small
-						label="How many of {i + 1}"
-						value={plate.count}
-						decimals={0}
-						onread={(n) => (plate.count = Math.round(n ?? 0))}
-					/></td
-				>
+				<PieceCells bind:piece={draft.plates[i]!} row={i + 1} {unit} />
 				<td
 					><NumberField
 						small

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import type { FixedWeights } from '$lib/api/client';
 	import MassField from '$lib/home/MassField.svelte';
-	import NumberField from '$lib/home/NumberField.svelte';
 	import type { MassUnit } from '$lib/units';
+	import PieceCells from './PieceCells.svelte';
 	import Weigh from './Weigh.svelte';
 
 	/** Weights that stay as they are: so many of one mass. */
@@ -35,24 +35,7 @@
 	<tbody>
 		{#each draft.weights as weight, i (i)}
 			<tr>
-				<td
-					><MassField
-						small
-						label="Mass {i + 1}"
-						kilograms={weight.mass}
-						{unit}
-						onread={(kg) => (weight.mass = kg ?? 0)}
-					/></td
-				>
-				<td
-					><NumberField
-						small
-						label="How many of {i + 1}"
-						value={weight.count}
-						decimals={0}
-						onread={(n) => (weight.count = Math.round(n ?? 0))}
-					/></td
-				>
+				<PieceCells bind:piece={draft.weights[i]!} row={i + 1} {unit} />
 				<td
 					><MassField
 						small
