@@ -71,7 +71,9 @@ public static class BandLadder
         // A tube is held by both handles wherever it goes round something: two strands of half its length.
         bool tube = set.Any(b => b.Band.Shape == BandShape.Tube) && run.Hold is not BandHold.HandToHand;
         int strands = tube ? Math.Max(2, run.Strands) : run.Strands;
-        int[] folds = tube || run.Assists || run.Hold == BandHold.AroundThighs ? [strands] : [strands, strands * 2];
+        // Nobody folds a band once more behind the back, round the thighs or over a bar (common practice).
+        bool foldable = !tube && run.Hold is (BandHold.Underfoot or BandHold.Anchored or BandHold.HandToHand);
+        int[] folds = foldable ? [strands, strands * 2] : [strands];
         foreach (int fold in folds)
         {
             var shortest = set.Min(b => b.Curve.RestOf(fold, Length.Zero));

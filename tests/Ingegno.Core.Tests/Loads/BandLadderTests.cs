@@ -106,6 +106,14 @@ public class BandLadderTests
         For("band-curl", Mini).Rungs.ShouldBeEmpty();
     }
 
+    /// <summary>Underfoot a loop may be folded in two; behind the back nobody folds it once more (common practice).</summary>
+    [Fact]
+    public void A_band_is_folded_only_where_people_fold_it()
+    {
+        For("band-curl", People.Loop()).Rungs.ShouldContain(r => r.Recipe.Text.Contains("folded", StringComparison.Ordinal));
+        For("band-floor-press", People.Loop()).Rungs.ShouldAllBe(r => !r.Recipe.Text.Contains("folded", StringComparison.Ordinal));
+    }
+
     [Fact]
     public void A_rough_curve_and_one_past_its_pulls_are_said_to_be_so()
     {
