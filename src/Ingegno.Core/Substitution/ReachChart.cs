@@ -15,13 +15,28 @@ namespace Ingegno.Core.Substitution;
 /// <param name="Words">Exercise and load as the client would set it up.</param>
 public sealed record ReachRung(Mass Load, Demand Equivalent, string Exercise, string Words);
 
+/// <summary>How far a home goes in a family.</summary>
+public enum ReachVerdict
+{
+    /// <summary>No line of the programme asks it.</summary>
+    NotAsked,
+
+    Reached,
+
+    /// <summary>The lighter lines are reached, the heaviest is not.</summary>
+    Short,
+
+    /// <summary>Not even the lightest line is reached.</summary>
+    OutOfReach,
+}
+
 /// <summary>One strength family: what the home reaches against what the gym programme asks.</summary>
 /// <param name="AskedFrom">Lightest line of the programme, in kilograms on the gym lift; null when no line asks this family.</param>
 /// <param name="Short">How far the heaviest rung stays under the heaviest line; zero when it is reached.</param>
 /// <param name="Rungs">Lightest first.</param>
 /// <param name="Blocked">What keeps more from being reached, the commonest reason first; empty when nothing does.</param>
 public sealed record FamilyReach(
-    string Name, string Reference, Mass? AskedFrom, Mass? AskedTo, Mass Short, Mass Maximum,
+    string Name, string Reference, Mass? AskedFrom, Mass? AskedTo, Mass Short, ReachVerdict Verdict, Mass Maximum,
     ImmutableArray<ReachRung> Rungs, ImmutableArray<string> Blocked);
 
 /// <summary>
@@ -32,6 +47,9 @@ public sealed class ReachChart
 {
     /// <summary>Rungs nearer than this in equivalent demand are drawn as one.</summary>
     private const double Grain = 0.004;
+
+    /// <summary>A rung this much under a line, over it, still serves it; one more repetition makes it up (common practice).</summary>
+    private const double NearEnough = 0.02;
 
     private const int MostBlocked = 3;
 
@@ -83,9 +101,17 @@ public sealed class ReachChart
         var missing = asked.Length > 0 && asked[^1] > top ? asked[^1] - top : Mass.Zero;
         return new FamilyReach(
             family.Name, reference.Name,
-            asked.Length > 0 ? asked[0] : null, asked.Length > 0 ? asked[^1] : null, missing,
+            asked.Length > 0 ? asked[0] : null, asked.Length > 0 ? asked[^1] : null, missing, VerdictOf(asked, top),
             scale.LoadFor(Demand.Of(1)), rungs, blocked);
     }
+
+    private static ReachVerdict VerdictOf(Mass[] asked, Mass top) =>
+        asked.Length == 0 ? ReachVerdict.NotAsked
+        : Reaches(top, asked[^1]) ? ReachVerdict.Reached
+        : Reaches(top, asked[0]) ? ReachVerdict.Short
+        : ReachVerdict.OutOfReach;
+
+    private static bool Reaches(Mass top, Mass asked) => top >= asked * (1 - NearEnough);
 
     private (ImmutableArray<ReachRung> Rungs, ImmutableArray<string> Blocked) Rungs(ReachFamily family, ReferenceScale scale)
     {

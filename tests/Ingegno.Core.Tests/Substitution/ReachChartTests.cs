@@ -52,6 +52,9 @@ public class ReachChartTests
         var squat = Family(Of(Bare, Asking("back-squat", 100, 5)), "Squat");
         squat.Short.Kilograms.ShouldBe(squat.AskedTo!.Value.Kilograms - squat.Rungs[^1].Load.Kilograms, 1e-6);
         squat.Short.ShouldBeGreaterThan(Mass.Zero);
+        squat.Verdict.ShouldBe(ReachVerdict.OutOfReach);
+        Family(Of(Bare), "Squat").Verdict.ShouldBe(ReachVerdict.NotAsked);
+        Family(Of(Bare, Asking("barbell-bench-press", 40, 6)), "Horizontal press").Verdict.ShouldBe(ReachVerdict.Reached);
     }
 
     /// <summary>More in the house never takes a rung away from the top of a family.</summary>

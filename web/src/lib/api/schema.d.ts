@@ -906,6 +906,7 @@ export interface components {
             askedTo: null | components["schemas"]["Mass"];
             /** @description How far the heaviest rung stays under the heaviest line; zero when it is reached. */
             short: components["schemas"]["Mass"];
+            verdict: components["schemas"]["ReachVerdict"];
             maximum: components["schemas"]["Mass"];
             /** @description Lightest first. */
             rungs: components["schemas"]["ReachRung"][];
@@ -1954,6 +1955,11 @@ export interface components {
             /** @description Exercise and load as the client would set it up. */
             words: string;
         };
+        /**
+         * @description How far a home goes in a family.
+         * @enum {unknown}
+         */
+        ReachVerdict: "notAsked" | "reached" | "short" | "outOfReach";
         /** @description What a measuring device sends, one server-sent event a figure. */
         Reading: {
             /**

@@ -39,16 +39,15 @@
 		const from = Math.max(0, family.askedFrom * 0.94) * scale;
 		const to = Math.min(WIDTH, family.askedTo * 1.06 * scale);
 		const reached = Math.min(Math.max(top * scale, from), to);
-		return { from, to, reached: family.short > 0.25 ? reached : to };
+		return { from, to, reached: family.verdict === 'reached' ? to : reached };
 	}
 
-	function verdict(family: FamilyReach): string {
-		if (family.askedTo === null) return '';
-		if (family.short <= 0.25) return '';
-		return (family.rungs.at(-1)?.load ?? 0) < (family.askedFrom ?? 0) * 0.97
+	const verdict = (family: FamilyReach) =>
+		family.verdict === 'outOfReach'
 			? 'short of all of it'
-			: `${shown(family.short)} short`;
-	}
+			: family.verdict === 'short'
+				? `${shown(family.short)} short`
+				: '';
 </script>
 
 <div role="list" aria-label="Reach by strength family">

@@ -113,7 +113,7 @@ export function limitWords(item: KitItem, view: PlaceView, unit: MassUnit): stri
 		case 'plateLoadedBar':
 			return item.platesPerEnd === null ? '' : `${item.platesPerEnd} plates fit an end`;
 		case 'band':
-			return `never past ${centimetres(item.restLength * 3.5)}`;
+			return `never past ${centimetres(view.bands[item.id]?.longest ?? item.restLength)}`;
 		case 'sliders': {
 			const floors = view.slides[item.id] ?? [];
 			return floors.length ? `slide on ${floors.map((f) => FLOOR_NAMES[f]).join(', ')}` : '';

@@ -29,8 +29,8 @@
 	const view = $derived(survey.view);
 	const home = $derived(view.home);
 	const passed = $derived(home.fixtures.filter((f) => f.check?.verdict === 'passed').length);
-	const short = $derived(view.reach.filter((f) => f.short > 0.25));
-	const out = $derived(short.filter((f) => (f.rungs.at(-1)?.load ?? 0) < (f.askedFrom ?? 0) * 0.97).length);
+	const short = $derived(view.reach.filter((f) => f.verdict === 'short' || f.verdict === 'outOfReach'));
+	const out = $derived(short.filter((f) => f.verdict === 'outOfReach').length);
 	const busyDialog = $derived(fixture !== null || thing !== null || quick);
 
 	function onkeydown(event: KeyboardEvent) {
