@@ -82,5 +82,8 @@ internal static class People
         ],
     };
 
+    /// <summary>Every exercise, for questions after one that does not come near the top.</summary>
+    internal static IReadOnlySet<string> AllExercises { get; } = Catalogue.Shipped.Exercises.Select(e => e.Id).ToHashSet();
+
     internal static Exercise Exercise(string id) => Catalogue.Shipped[id];
 }

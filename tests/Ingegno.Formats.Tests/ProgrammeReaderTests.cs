@@ -189,4 +189,15 @@ public class ProgrammeReaderTests
             line.Sets[0].ShouldBe(new SetTarget(CountKind.Repetitions, Math.Min(low, high), Math.Max(low, high)));
             line.Rest!.Value.Seconds.ShouldBe(rest);
         });
+
+    [Fact]
+    public void A_word_with_two_meanings_is_read_and_asked_after()
+    {
+        var read = ProgrammeReader.Read("Leg press 3 x 12 @ 60 kg", Catalogue.Shipped, MassUnit.Kilogram);
+        read.Programme.Sessions[0].Lines[0].Exercise.ShouldBe("leg-press");
+        var doubt = read.Problems.ShouldHaveSingleItem();
+        doubt.IsDoubt.ShouldBeTrue();
+        (doubt.Line, doubt.Column, doubt.Length).ShouldBe((1, 1, 9));
+        doubt.Message.ShouldContain("lying");
+    }
 }

@@ -11,10 +11,13 @@ public sealed class Catalogue
     private readonly FrozenDictionary<string, Exercise> _byId;
     private readonly FrozenDictionary<string, Exercise> _byName;
     private readonly ILookup<string, Exercise> _followers;
+    private readonly ILookup<string, Exercise> _byShared;
+    private readonly ILookup<string, HarderNeighbour> _easier;
 
     /// <exception cref="InvalidDataException">The data contradicts itself; the message names the exercise.</exception>
-    public Catalogue(IEnumerable<Exercise> exercises)
+    public Catalogue(IEnumerable<Exercise> exercises, IEnumerable<Drill>? drills = null)
     {
+        Drills = [.. (drills ?? []).OrderBy(d => d.Kind).ThenBy(d => d.Id, StringComparer.Ordinal)];
         Exercises = [.. exercises.OrderBy(e => e.Id, StringComparer.Ordinal)];
         if (CatalogueFaults.Of(Exercises) is [var first, ..])
         {
@@ -26,9 +29,18 @@ public sealed class Catalogue
         _byName = Exercises
             .SelectMany(NameMatch.KeysOf, (e, key) => (key, e))
             .ToFrozenDictionary(p => p.key, p => p.e, StringComparer.Ordinal);
+        _byShared = Exercises
+            .SelectMany(e => e.SharedNames.Select(NameMatch.Normalise).Distinct(), (e, key) => (key, e))
+            .ToLookup(p => p.key, p => p.e, StringComparer.Ordinal);
+        _easier = Exercises
+            .SelectMany(e => e.Harder, (e, step) => (step.Exercise, Easier: new HarderNeighbour(e.Id, step.By)))
+            .ToLookup(p => p.Exercise, p => p.Easier, StringComparer.Ordinal);
     }
 
     public ImmutableArray<Exercise> Exercises { get; }
+
+    /// <summary>Warm-up, mobility and cool-down items, in the order of a session.</summary>
+    public ImmutableArray<Drill> Drills { get; }
 
     /// <summary>The catalogue that ships inside the core.</summary>
     public static Catalogue Shipped => LazyShipped.Value;
@@ -48,33 +60,50 @@ public sealed class Catalogue
     /// <summary>By name or synonym, whatever the case, spacing and hyphens; null when nothing matches exactly.</summary>
     public Exercise? Named(string typed) => _byName.GetValueOrDefault(NameMatch.Normalise(typed));
 
-    /// <summary>The exercises whose names come nearest to what was typed, best first.</summary>
+    /// <summary>
+    /// What else some coaches mean by a name: other exercises than the one <see cref="Named"/> finds. Empty for most names.
+    /// </summary>
+    public ImmutableArray<Exercise> AlsoMeant(string typed) =>
+        [.. _byShared[NameMatch.Normalise(typed)].Where(e => e.Id != Named(typed)?.Id)];
+
+    /// <summary>The easier neighbours on the ladder, and what the step back from this one changes.</summary>
+    public IEnumerable<HarderNeighbour> EasierThan(string id) => _easier[id];
+
+    /// <summary>The exercises whose names come nearest to what was typed, best first; those some coaches call just that lead.</summary>
     public ImmutableArray<Exercise> Nearest(string typed, int most = 3) =>
-        [.. _byName
+        [.. AlsoMeant(typed).Concat(_byName
             .Select(p => (p.Value, Likeness: NameMatch.Likeness(NameMatch.Normalise(typed), p.Key)))
             .Where(p => p.Likeness >= 0.3)
             .OrderByDescending(p => p.Likeness)
             .ThenBy(p => p.Value.Id, StringComparer.Ordinal)
-            .Select(p => p.Value)
+            .Select(p => p.Value))
             .DistinctBy(e => e.Id)
             .Take(most)];
 
-    private static Catalogue ReadShipped()
+    private static Catalogue ReadShipped() =>
+        new(
+            Read<CatalogueFile>("catalogue/").SelectMany(file => file.Members()),
+            Read<DrillFile>("drills/").SelectMany(file => file.Drills));
+
+    private static IEnumerable<T> Read<T>(string folder)
     {
         var assembly = typeof(Catalogue).Assembly;
-        return new Catalogue(assembly.GetManifestResourceNames()
-            .Where(name => name.StartsWith("catalogue/", StringComparison.Ordinal))
-            .SelectMany(name =>
-            {
-                using var stream = assembly.GetManifestResourceStream(name)!;
-                try
-                {
-                    return JsonSerializer.Deserialize<ImmutableArray<Exercise>>(stream, TradeJson.Options);
-                }
-                catch (JsonException e)
-                {
-                    throw new InvalidDataException($"{name}: {e.Message}", e);
-                }
-            }));
+        foreach (string name in assembly.GetManifestResourceNames().Where(n => n.StartsWith(folder, StringComparison.Ordinal)))
+        {
+            using var stream = assembly.GetManifestResourceStream(name)!;
+            yield return Parse<T>(name, stream);
+        }
+    }
+
+    private static T Parse<T>(string name, Stream stream)
+    {
+        try
+        {
+            return JsonSerializer.Deserialize<T>(stream, TradeJson.Options)!;
+        }
+        catch (JsonException e)
+        {
+            throw new InvalidDataException($"{name}: {e.Message}", e);
+        }
     }
 }

@@ -9,7 +9,8 @@ public static class CatalogueFaults
         [.. Twice(exercises.Select(e => e.Id), "id"),
             .. Twice(exercises.SelectMany(NameMatch.KeysOf), "name"),
             .. exercises.SelectMany(OfOne),
-            .. Links(exercises)];
+            .. Links(exercises),
+            .. LadderCircles(exercises)];
 
     private static IEnumerable<string> Twice(IEnumerable<string> values, string what) =>
         values.GroupBy(v => v).Where(g => g.Count() > 1).Select(g => $"The {what} \"{g.Key}\" is used twice.");
@@ -21,9 +22,9 @@ public static class CatalogueFaults
             yield return $"{e.Id}: needs a load but says no way to hold one.";
         }
 
-        if (e.Setting != Setting.Gym && (e.SetUp.IsEmpty || e.Cues.Length < 3))
+        if (e.SetUp.IsEmpty || e.Cues.Length < 3)
         {
-            yield return $"{e.Id}: an exercise done at home needs set-up steps and three cues.";
+            yield return $"{e.Id}: set-up steps and three cues are missing.";
         }
 
         if (e.Skill is < 1 or > 4 || e.Steadiness is < 1 or > 4 || e.Joints.Any(j => j.Level is < 1 or > 3))
@@ -61,6 +62,33 @@ public static class CatalogueFaults
                     break;
                 }
             }
+        }
+    }
+
+    /// <summary>Going from harder to harder must end.</summary>
+    private static IEnumerable<string> LadderCircles(ImmutableArray<Exercise> exercises)
+    {
+        var byId = exercises.DistinctBy(e => e.Id).ToDictionary(e => e.Id);
+        var done = new HashSet<string>();
+        var under = new HashSet<string>();
+        return exercises.SelectMany(Walk);
+
+        IEnumerable<string> Walk(Exercise e)
+        {
+            if (under.Contains(e.Id))
+            {
+                return [$"{e.Id}: its ladder of harder exercises runs in a circle."];
+            }
+
+            if (!done.Add(e.Id))
+            {
+                return [];
+            }
+
+            under.Add(e.Id);
+            string[] found = [.. e.Harder.Where(h => byId.ContainsKey(h.Exercise)).SelectMany(h => Walk(byId[h.Exercise]))];
+            under.Remove(e.Id);
+            return found;
         }
     }
 }

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Anatomy;
+using Ingegno.Core.Clients;
 using Ingegno.Core.Loads;
 
 namespace Ingegno.Core.Exercises;
@@ -17,6 +18,15 @@ public sealed record Exercise
 
     public ImmutableArray<string> Synonyms { get; init; } = [];
 
+    /// <summary>
+    /// Words that some coaches use for this exercise and most for another one ("leg press" for a push lying on the floor).
+    /// They never find it; they make an import ask which was meant.
+    /// </summary>
+    public ImmutableArray<string> SharedNames { get; init; } = [];
+
+    /// <summary>The family whose ladder it stands on; the file it is kept in.</summary>
+    public ExerciseFamily Family { get; init; }
+
     public required Setting Setting { get; init; }
 
     public required Pattern Pattern { get; init; }
@@ -29,9 +39,15 @@ public sealed record Exercise
 
     public Sides Sides { get; init; } = Sides.Together;
 
+    /// <summary>What is counted in a set of it.</summary>
+    public Counted Counted { get; init; } = Counted.Repetitions;
+
     public required MuscleShares Muscles { get; init; }
 
     public Grip Grip { get; init; } = Grip.None;
+
+    /// <summary>The arm is turned in under load, thumbs down: off for sore shoulders unless a coach allows it.</summary>
+    public bool ThumbsDown { get; init; }
 
     public required HardestRange Range { get; init; }
 
@@ -43,8 +59,20 @@ public sealed record Exercise
     /// <summary>A band or a foot takes weight off: its loads are negative.</summary>
     public bool IsAssisted => Holds.Contains(Hold.FootOnScale) || Band is { Assists: true };
 
+    /// <summary>Done for speed alone; slow repetitions with a load are another thing.</summary>
+    public bool IsBallistic => Techniques is [Technique.FastIntent];
+
+    /// <summary>Only the lowering is done; for those whom one whole repetition is too much.</summary>
+    public bool IsLoweringOnly => Techniques is [Technique.SlowLowering, Technique.LoweringOnly];
+
+    /// <summary>Its repetitions can be forecast from a maximum; otherwise it is dosed by its own log.</summary>
+    public bool IsForecast => Endurance != EnduranceClass.OwnLogOnly;
+
     /// <summary>How a band runs, where one is used; null otherwise.</summary>
     public BandRun? Band { get; init; }
+
+    /// <summary>A mini band round the thighs belongs to it, beside what is held.</summary>
+    public bool WantsMiniBand { get; init; }
 
     /// <summary>Joint angles at start and end; null where no model stands behind it, and it is dosed by its own log or by load alone.</summary>
     public PosePair? Poses { get; init; }
@@ -62,6 +90,9 @@ public sealed record Exercise
     public ImmutableArray<Screen> Screens { get; init; } = [];
 
     public ImmutableArray<JointStress> Joints { get; init; } = [];
+
+    /// <summary>Answers of the health screen with which it is not given, whoever cleared the rest.</summary>
+    public ImmutableArray<HealthQuestion> Conditions { get; init; } = [];
 
     /// <summary>1 anybody, 2 after some weeks, 3 trained, 4 very trained.</summary>
     public int Skill { get; init; } = 1;
@@ -83,6 +114,15 @@ public sealed record Exercise
     /// <summary>Where a pause is hardest.</summary>
     public PausePosition HardestPause => LoadedAfterLowering ? PausePosition.AfterLowering : PausePosition.AfterLifting;
 
+    /// <summary>Techniques it lends itself to; pauses, pulses and partial repetitions belong at <see cref="HardestPause"/>.</summary>
+    public ImmutableArray<Technique> Techniques { get; init; } = [];
+
+    /// <summary>Changes of the set-up that shift the work between its muscles.</summary>
+    public ImmutableArray<Emphasis> Emphasis { get; init; } = [];
+
+    /// <summary>Its harder neighbours on the ladder, and what the step to each changes.</summary>
+    public ImmutableArray<HarderNeighbour> Harder { get; init; } = [];
+
     /// <summary>Off unless the coach's house rules allow it; the reason is shown.</summary>
     public string? OffByDefault { get; init; }
 
@@ -92,6 +132,9 @@ public sealed record Exercise
     public ImmutableArray<string> SetUp { get; init; } = [];
 
     public ImmutableArray<string> Cues { get; init; } = [];
+
+    /// <summary>What usually goes wrong, for the coach's eye.</summary>
+    public ImmutableArray<string> Faults { get; init; } = [];
 }
 
 /// <summary>What a strength ratio compares.</summary>

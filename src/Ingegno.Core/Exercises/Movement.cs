@@ -35,6 +35,20 @@ public enum Pattern
     ElbowExtension,
     TrunkBrace,
     TrunkFlexion,
+    TrunkRotation,
+    HipExtension,
+    HipAdduction,
+    Jump,
+    Shrug,
+
+    /// <summary>The blades move or hold, the arms stay straight or slide.</summary>
+    ShoulderBlade,
+    CuffRotation,
+
+    /// <summary>Wrist and grip.</summary>
+    Forearm,
+    ShinRaise,
+    Carry,
 }
 
 /// <summary>Plane of the movement.</summary>

@@ -35,6 +35,9 @@ public enum FixedWeightShape
 
     /// <summary>A can or bottle that fits the hand.</summary>
     Can,
+
+    /// <summary>A closed sack: hugged, shouldered or laid across the hips, never held in one hand.</summary>
+    Sack,
 }
 
 /// <summary>Dumbbells, kettlebells, jugs or cans whose mass does not change: one line per mass and how many there are of it.</summary>

@@ -14,6 +14,9 @@ public static class HomeLadders
     private static readonly ImmutableArray<Hold> HandleHolds =
         [Hold.OneHand, Hold.AtChest, Hold.BothHands, Hold.AcrossHips];
 
+    private static readonly ImmutableArray<Hold> SackHolds =
+        [Hold.AtChest, Hold.BothHands, Hold.OnBack, Hold.AcrossHips];
+
     /// <summary>
     /// Ladders with their offered rungs only; holds that give no load at all are left out.
     /// The same implement always comes in the same order.
@@ -48,13 +51,17 @@ public static class HomeLadders
 
     private static IEnumerable<HeldImplement> HeldWeights(FixedWeights kit)
     {
+        bool sack = kit.Shape == FixedWeightShape.Sack;
         var single = Fixed(kit, pieces: 1);
-        foreach (var hold in HandleHolds)
+        foreach (var hold in sack ? SackHolds : HandleHolds)
         {
-            yield return new(kit.Id, kit.Name, hold, single);
+            yield return new(kit.Id, kit.Name, hold, single, Shifts: sack);
         }
 
-        yield return new(kit.Id, kit.Name, Hold.Pair, Fixed(kit, pieces: 2));
+        if (!sack)
+        {
+            yield return new(kit.Id, kit.Name, Hold.Pair, Fixed(kit, pieces: 2));
+        }
     }
 
     private static LoadLadder Fixed(FixedWeights kit, int pieces)

@@ -9,18 +9,21 @@ internal static class FitParts
 {
     private const double OtherLine = 0.6, OtherPattern = 0.3, OtherKind = 0.3;
     private const double OneLimbForTwo = 0.75, TwoLimbsForOne = 0.6;
-    private const double NextRange = 0.7, FarRange = 0.4;
+    private const double NextRange = 0.7, FarRange = 0.4, HalfTheMovement = 0.5;
     private const double PerSkillStep = 0.85;
+
+    /// <summary>Of two exercises only one can be forecast: how much of the work is reached shows in the log alone.</summary>
+    private const double UnknownDose = 0.35;
 
     /// <param name="dose">Null where no load is modelled on either side: nothing to fall short of.</param>
     internal static double[] Of(Exercise written, Exercise candidate, Intent? intent, Dose? dose, Level level) =>
     [
         written.Muscles.OverlapWith(candidate.Muscles).Fraction,
         Direction(written, candidate),
-        written.Kind == candidate.Kind ? 1 : OtherKind,
-        intent is null || dose is null ? 1 : DosePart(intent, dose),
+        written.Kind == candidate.Kind && written.IsBallistic == candidate.IsBallistic ? 1 : OtherKind,
+        dose is not null ? DosePart(intent!, dose) : written.IsForecast == candidate.IsForecast ? 1 : UnknownDose,
         Sides(written.Sides, candidate.Sides),
-        Range(written.Range, candidate.Range),
+        Range(written.Range, candidate.Range) * (candidate.IsLoweringOnly && !written.IsLoweringOnly ? HalfTheMovement : 1),
         Skill(written, candidate, level),
     ];
 

@@ -19,9 +19,9 @@ internal static class Prescribing
         {
             Exercise = exercise.Id,
             Name = exercise.Name,
-            Count = dose is null ? line.Sets[0].Kind : CountKind.Repetitions,
-            Counts = dose?.Repetitions ?? [.. line.Sets.Select(s => Math.Max(1, s.Middle))],
-            TopOfRange = dose?.TopOfRange ?? line.Sets.Max(s => s.High),
+            Count = dose is null ? UncomputedCount.KindOf(exercise, line) : CountKind.Repetitions,
+            Counts = dose?.Repetitions ?? UncomputedCount.Of(exercise, line),
+            TopOfRange = dose?.TopOfRange ?? UncomputedCount.TopOf(exercise, line),
             PerSide = exercise.Sides == Sides.OneAtATime || line.PerSide,
             Load = rung.Load,
             Kit = rung.Load != Mass.Zero ? implement?.KitId : null,

@@ -1,3 +1,4 @@
+using System.Collections.Frozen;
 using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
@@ -17,7 +18,7 @@ public sealed class SessionRebuild
     /// <summary>The dose part from which the written exercise is kept though another would fit a little better.</summary>
     private const double EnoughToStay = 0.70;
 
-    private const int MostAlternatives = 8, MostRefused = 10;
+    private const int MostAlternatives = 9, MostRefused = 24;
 
     private readonly ClientProfile _client;
     private readonly Catalogue _catalogue;
@@ -38,14 +39,16 @@ public sealed class SessionRebuild
     /// <summary>True when no lift of the client is known and none could be read from the text.</summary>
     public bool AllGuessed => _anchors.AllGuessed;
 
-    public RebuiltSession Rebuild(WrittenSession session, IReadOnlyList<LineChoice> choices)
+    /// <param name="asked">Catalogue ids that every line answers for, however far down the list they come.</param>
+    public RebuiltSession Rebuild(WrittenSession session, IReadOnlyList<LineChoice> choices, IReadOnlySet<string>? asked = null)
     {
+        asked ??= FrozenSet<string>.Empty;
         var used = new HashSet<string>(StringComparer.Ordinal);
         var lines = ImmutableArray.CreateBuilder<RebuiltLine>();
         for (int i = 0; i < session.Lines.Length; i++)
         {
             var line = session.Lines[i];
-            var rebuilt = Line(line, session, isFirst: i == 0, Choices.For(line, choices), used);
+            var rebuilt = Line(line, session, isFirst: i == 0, Choices.For(line, choices), used, asked);
             if (rebuilt.Chosen is { } chosen)
             {
                 used.Add(chosen.Prescription.Exercise);
@@ -59,7 +62,7 @@ public sealed class SessionRebuild
         return new RebuiltSession(session.Title, lines.ToImmutable(), length);
     }
 
-    private RebuiltLine Line(WrittenLine line, WrittenSession session, bool isFirst, LineChoice? choice, HashSet<string> used)
+    private RebuiltLine Line(WrittenLine line, WrittenSession session, bool isFirst, LineChoice? choice, HashSet<string> used, IReadOnlySet<string> asked)
     {
         if (line.Exercise is null || _catalogue.Find(line.Exercise) is not { } written)
         {
@@ -84,7 +87,7 @@ public sealed class SessionRebuild
             chosen = found.Candidates.FirstOrDefault(c => c.Exercise.Id == chosen.Exercise.Id) ?? chosen;
         }
 
-        return Describe(line, written, role, intent, found, chosen, byHand is not null) with
+        return Describe(line, written, role, intent, found, chosen, byHand is not null, asked) with
         {
             LapsedChoice = choice?.Exercise is { } wanted && byHand is null ? Lapsed(wanted, found) : null,
         };
@@ -115,9 +118,9 @@ public sealed class SessionRebuild
             .FirstOrDefault();
 
     private RebuiltLine Describe(
-        WrittenLine line, Exercise written, Role role, Intent? intent, Choice found, Candidate? chosen, bool byHand)
+        WrittenLine line, Exercise written, Role role, Intent? intent, Choice found, Candidate? chosen, bool byHand, IReadOnlySet<string> asked)
     {
-        var shown = found.Candidates.Take(MostAlternatives).ToList();
+        List<Candidate> shown = [.. found.Candidates.Where((c, place) => place < MostAlternatives || asked.Contains(c.Exercise.Id))];
         if (chosen is not null && !shown.Contains(chosen))
         {
             shown.Add(chosen);
@@ -135,7 +138,7 @@ public sealed class SessionRebuild
             Chosen = chosen is null ? null : alternatives[shown.IndexOf(chosen)],
             ChosenByHand = byHand,
             Alternatives = [.. alternatives],
-            Refused = [.. found.Refused.Take(MostRefused).Select(r => new RefusedAlternative(r.Exercise.Id, r.Exercise.Name, r.Reasons))],
+            Refused = [.. found.Refused.Where((r, place) => place < MostRefused || asked.Contains(r.Exercise.Id)).Select(r => new RefusedAlternative(r.Exercise.Id, r.Exercise.Name, r.Reasons))],
         };
     }
 }

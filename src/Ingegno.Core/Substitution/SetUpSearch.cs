@@ -103,6 +103,11 @@ public static class SetUpSearch
 
     private static string? MissingKit(Exercise exercise, PreparedHome home)
     {
+        if (exercise.WantsMiniBand && home.Bands.All(b => b.Shape != BandShape.MiniLoop))
+        {
+            return "needs a mini band besides, and there is none here";
+        }
+
         bool canHold = home.Implements.Any(h => CanHold(h, exercise));
         bool canBand = exercise.Band is { } run
             && home.Bands.Any(b => (b.Shape == BandShape.MiniLoop) == (run.Hold == BandHold.AroundThighs));

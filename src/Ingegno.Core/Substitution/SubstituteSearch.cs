@@ -53,7 +53,7 @@ public sealed class SubstituteSearch(
     /// <summary>How readily a coach would think of it: muscles, helped by the same pattern.</summary>
     private static Share Likeness(Exercise written, Exercise exercise)
     {
-        if ((written.Endurance == EnduranceClass.OwnLogOnly) != (exercise.Endurance == EnduranceClass.OwnLogOnly))
+        if (written.IsForecast != exercise.IsForecast && written.Pattern != exercise.Pattern)
         {
             return Share.Zero;
         }
@@ -77,9 +77,9 @@ public sealed class SubstituteSearch(
             return (null, [.. against, .. found.Refusals]);
         }
 
-        if (intent is null)
+        if (intent is null || !exercise.IsForecast)
         {
-            var parts = FitParts.Of(written, exercise, null, null, client.Level);
+            var parts = FitParts.Of(written, exercise, intent, null, client.Level);
             return (new Candidate(exercise, found.SetUps[0], null, null, Fit.Of(parts, role, rules.Weights), null), []);
         }
 

@@ -82,6 +82,11 @@ internal static class LineReader
             Exercise = catalogue.Named(name)?.Id,
             Sets = SetsOf(sets, Place(at.Sets, at.Parts - 1), problems),
         };
+        if (Meant(name, catalogue) is { } doubt)
+        {
+            problems.Add(new(number, from + 1, name.Length, doubt, IsDoubt: true));
+        }
+
         for (int i = at.Parts; i < tokens.Length;)
         {
             var part = LineGrammar.Part.Invoke(new TokenList<ProgrammeToken>(tokens[i..]));
@@ -102,6 +107,15 @@ internal static class LineReader
             number,
             tokens[first].Position.Absolute + 1,
             tokens[last].Position.Absolute + tokens[last].Span.Length - tokens[first].Position.Absolute);
+    }
+
+    /// <summary>The same word means different exercises to different coaches; null where it means one.</summary>
+    private static string? Meant(string name, Catalogue catalogue)
+    {
+        string others = string.Join(", ", catalogue.AlsoMeant(name).Select(e => e.Name.ToLowerInvariant()));
+        return others.Length == 0 ? null
+            : catalogue.Named(name) is { } read ? $"\"{name}\" is read as {read.Name.ToLowerInvariant()}. Some mean {others}: write that name if you do."
+            : $"\"{name}\" can mean {others}: write which.";
     }
 
     private static ImmutableArray<SetTarget> SetsOf(

@@ -5,4 +5,5 @@ namespace Ingegno.Formats.ProgrammeText;
 /// <param name="Column">From 1.</param>
 /// <param name="Length">Characters it concerns; 0 for the line as a whole.</param>
 /// <param name="Message">What is wrong and what to type instead.</param>
-public sealed record TextProblem(int Line, int Column, int Length, string Message);
+/// <param name="IsDoubt">The line was read; only its meaning is asked after.</param>
+public sealed record TextProblem(int Line, int Column, int Length, string Message, bool IsDoubt = false);

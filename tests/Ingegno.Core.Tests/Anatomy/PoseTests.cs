@@ -74,12 +74,18 @@ public class PoseTests
         PoseStatics.HandLever(new Pose(90, 0, 0, 0, 0), PoseJoint.Shoulder, Stature, Sex.Male).Metres.ShouldBe(0, 1e-9);
     }
 
-    /// <summary>Side planks are told from the front; every other home exercise has its joint angles.</summary>
+    private static readonly string[] SeenFromTheFront =
+    [
+        "side-plank", "knee-side-plank", "side-plank-reach", "raised-inner-thigh-plank", "clamshell", "mini-band-clamshell", "side-lying-leg-raise",
+        "side-lying-inner-raise", "side-lying-external-rotation", "lying-side-raise", "kneeling-side-raise", "band-side-leg-raise",
+    ];
+
+    /// <summary>Work on one's side is told from the front; every other home exercise has its joint angles.</summary>
     [Fact]
     public void Every_home_exercise_in_the_side_view_has_a_pose_within_what_joints_do()
     {
         var home = Catalogue.Shipped.Exercises.Where(e => e.Setting != Setting.Gym).ToArray();
-        home.Where(e => e.Poses is null).Select(e => e.Id).ShouldBe(["side-plank"]);
+        home.Where(e => e.Poses is null && !SeenFromTheFront.Contains(e.Id)).Select(e => e.Id).ShouldBeEmpty();
         foreach (var pose in home.Select(e => e.Poses).OfType<PosePair>().SelectMany(p => new[] { p.Start, p.End }))
         {
             pose.Hip.ShouldBeInRange(-30, 130);

@@ -9,10 +9,11 @@ public class CatalogueTests
     private static readonly Catalogue Shipped = Catalogue.Shipped;
 
     [Fact]
-    public void Holds_at_least_twenty_gym_and_forty_home_exercises()
+    public void Holds_75_gym_originals_160_home_versions_and_40_drills()
     {
-        Shipped.Exercises.Count(e => e.Setting == Setting.Gym).ShouldBeGreaterThanOrEqualTo(20);
-        Shipped.Exercises.Count(e => e.Setting != Setting.Gym).ShouldBeGreaterThanOrEqualTo(40);
+        Shipped.Exercises.Count(e => e.Setting == Setting.Gym).ShouldBeGreaterThanOrEqualTo(75);
+        Shipped.Exercises.Count(e => e.Setting != Setting.Gym).ShouldBeGreaterThanOrEqualTo(160);
+        Shipped.Drills.Length.ShouldBeGreaterThanOrEqualTo(40);
     }
 
     [Fact]

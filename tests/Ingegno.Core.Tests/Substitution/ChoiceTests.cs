@@ -34,7 +34,7 @@ public class ChoiceTests
     {
         var session = new WrittenSession("test", [line]);
         return new SessionRebuild(client, home, Catalogue.Shipped, HouseRules.Default, People.Today, new WrittenProgramme([session]))
-            .Rebuild(session, []).Lines[0];
+            .Rebuild(session, [], People.AllExercises).Lines[0];
     }
 
     private static Home At(Room room, params Fixture[] fixtures) => new() { Room = room, Fixtures = [.. fixtures], Kit = [.. LightKit] };

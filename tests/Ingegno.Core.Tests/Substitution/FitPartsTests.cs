@@ -29,7 +29,7 @@ public class FitPartsTests
             Sets = [.. Enumerable.Repeat(new SetTarget(CountKind.Repetitions, l.Repetitions, l.Repetitions), 3)],
             Intensity = new Intensity(Reserve: 2),
         })]);
-        return [.. new SessionRebuild(client, Home, Catalogue.Shipped, HouseRules.Default, People.Today, new WrittenProgramme([session])).Rebuild(session, []).Lines];
+        return [.. new SessionRebuild(client, Home, Catalogue.Shipped, HouseRules.Default, People.Today, new WrittenProgramme([session])).Rebuild(session, [], People.AllExercises).Lines];
     }
 
     private static double Part(string written, string candidate, FitPart part, int repetitions = 10, ClientProfile? client = null) =>

@@ -788,6 +788,11 @@ export interface components {
          * @enum {unknown}
          */
         CountKind: "repetitions" | "seconds" | "asManyAsPossible";
+        /**
+         * @description What a set of an exercise counts.
+         * @enum {unknown}
+         */
+        Counted: "repetitions" | "seconds" | "steps";
         /** @enum {unknown} */
         DayOfWeek: "sunday" | "monday" | "tuesday" | "wednesday" | "thursday" | "friday" | "saturday";
         /**
@@ -833,6 +838,19 @@ export interface components {
          * @description seconds
          */
         Duration: number;
+        /** @description A change of the set-up that brings some muscles in more: a longer step for the buttocks, a shorter one for the thighs. */
+        Emphasis: {
+            by: components["schemas"]["EmphasisBy"];
+            /** @description As a cue: "Longer step". */
+            change: string;
+            /** @description Muscles that get more of the work. */
+            towards: components["schemas"]["Muscle"][];
+        };
+        /**
+         * @description What of the set-up is changed.
+         * @enum {unknown}
+         */
+        EmphasisBy: "stepLength" | "footDistance" | "stance" | "lean" | "grip" | "elbows";
         /**
          * @description Which endurance curve tells how many repetitions a demand allows.
          * @enum {unknown}
@@ -847,21 +865,40 @@ export interface components {
             id: string;
             name: string;
             synonyms: string[];
+            /**
+             * @description Words that some coaches use for this exercise and most for another one ("leg press" for a push lying on the floor).
+             *     They never find it; they make an import ask which was meant.
+             */
+            sharedNames: string[];
+            /** @description The family whose ladder it stands on; the file it is kept in. */
+            family: components["schemas"]["ExerciseFamily"];
             setting: components["schemas"]["Setting"];
             pattern: components["schemas"]["Pattern"];
             plane: components["schemas"]["Plane"];
             line: components["schemas"]["LineOfForce"];
             kind: components["schemas"]["MovementKind"];
             sides: components["schemas"]["Sides"];
+            /** @description What is counted in a set of it. */
+            counted: components["schemas"]["Counted"];
             muscles: components["schemas"]["MuscleShares"];
             grip: components["schemas"]["Grip"];
+            /** @description The arm is turned in under load, thumbs down: off for sore shoulders unless a coach allows it. */
+            thumbsDown: boolean;
             range: components["schemas"]["HardestRange"];
             load: components["schemas"]["LoadLaw"];
             /** @description Ways an external load can be held here; empty when none is used. */
             holds: components["schemas"]["Hold"][];
             /** @description A band or a foot takes weight off: its loads are negative. */
             isAssisted: boolean;
+            /** @description Done for speed alone; slow repetitions with a load are another thing. */
+            isBallistic: boolean;
+            /** @description Only the lowering is done; for those whom one whole repetition is too much. */
+            isLoweringOnly: boolean;
+            /** @description Its repetitions can be forecast from a maximum; otherwise it is dosed by its own log. */
+            isForecast: boolean;
             band: null | components["schemas"]["BandRun"];
+            /** @description A mini band round the thighs belongs to it, beside what is held. */
+            wantsMiniBand: boolean;
             poses: null | components["schemas"]["PosePair"];
             /** @description The load goes over the head or the face: then it wants a handle and a lid, and a bag or basket is no choice. */
             overHead: boolean;
@@ -871,6 +908,8 @@ export interface components {
             room: components["schemas"]["RoomNeed"];
             screens: components["schemas"]["Screen"][];
             joints: components["schemas"]["JointStress"][];
+            /** @description Answers of the health screen with which it is not given, whoever cleared the rest. */
+            conditions: components["schemas"]["HealthQuestion"][];
             /**
              * Format: int32
              * @description 1 anybody, 2 after some weeks, 3 trained, 4 very trained.
@@ -889,15 +928,28 @@ export interface components {
             loadedAfterLifting: boolean;
             /** @description Where a pause is hardest. */
             hardestPause: components["schemas"]["PausePosition"];
+            /** @description Techniques it lends itself to; pauses, pulses and partial repetitions belong at PausePosition Exercise.HardestPause. */
+            techniques: components["schemas"]["Technique"][];
+            /** @description Changes of the set-up that shift the work between its muscles. */
+            emphasis: components["schemas"]["Emphasis"][];
+            /** @description Its harder neighbours on the ladder, and what the step to each changes. */
+            harder: components["schemas"]["HarderNeighbour"][];
             /** @description Off unless the coach's house rules allow it; the reason is shown. */
             offByDefault: null | string;
             /** @description Known cautions in plain words. */
             cautions: string[];
             setUp: string[];
             cues: string[];
+            /** @description What usually goes wrong, for the coach's eye. */
+            faults: string[];
         };
         /** @enum {unknown} */
         ExerciseAttribute: "jumps" | "behindTheBodyDips" | "pressingOverhead" | "hanging" | "upsideDown" | "spinalFlexion" | "kneeling" | "oneLegBalance" | "bands" | null;
+        /**
+         * @description Exercises that lead into one another; one catalogue file each, and one connected ladder.
+         * @enum {unknown}
+         */
+        ExerciseFamily: "pushUps" | "overhead" | "dips" | "pressesAndFlies" | "rows" | "pullsFromAbove" | "rearShoulders" | "squats" | "lungesAndSteps" | "jumps" | "hinges" | "bridgesAndThrusts" | "legCurls" | "hips" | "arms" | "raises" | "calvesAndShins" | "trunk" | "carries";
         /** @description One strength family: what the home reaches against what the gym programme asks. */
         FamilyReach: {
             name: string;
@@ -969,7 +1021,7 @@ export interface components {
          * @description What a fixed weight is; it decides how it can be held and what it is called.
          * @enum {unknown}
          */
-        FixedWeightShape: "dumbbell" | "kettlebell" | "jug" | "can";
+        FixedWeightShape: "dumbbell" | "kettlebell" | "jug" | "can" | "sack";
         /** @description A thing in the place that can carry part of a body. */
         Fixture: {
             /** @description Short and stable within the home, used by saved set-ups. */
@@ -1113,6 +1165,13 @@ export interface components {
          * @enum {unknown}
          */
         Grip: "none" | "pronated" | "neutral" | "supinated";
+        /** @description A harder neighbour on the ladder. */
+        HarderNeighbour: {
+            /** @description Catalogue id. */
+            exercise: string;
+            /** @description What changes. */
+            by: components["schemas"]["LadderStep"];
+        };
         /**
          * @description The muscle length at which the exercise is hardest.
          * @enum {unknown}
@@ -1479,6 +1538,11 @@ export interface components {
             /** Format: date */
             on: null | string;
         };
+        /**
+         * @description What makes the next exercise of a ladder harder than this one.
+         * @enum {unknown}
+         */
+        LadderStep: "height" | "support" | "limb" | "load" | "lever" | "band" | "range" | "speed";
         /** @description Every load a home can make, by implement and hold. */
         LadderView: {
             implements: components["schemas"]["HeldImplement"][];
@@ -1622,6 +1686,12 @@ export interface components {
          * @enum {unknown}
          */
         MovementKind: "compound" | "isolation" | "steadiness";
+        /**
+         * @description The muscles and parts of muscles coaches steer by. Parts are split only where an exercise can favour one:
+         *     three of the chest, three deltoids, three of the trapezius, hamstrings by the joint they move.
+         * @enum {unknown}
+         */
+        Muscle: "chestUpper" | "chestMiddle" | "chestLower" | "frontDeltoid" | "sideDeltoid" | "rearDeltoid" | "trapeziusUpper" | "trapeziusMiddle" | "trapeziusLower" | "rhomboids" | "lats" | "gluteusMaximus" | "gluteusMedius" | "quadriceps" | "hamstringsHip" | "hamstringsKnee" | "adductors" | "hipFlexors" | "gastrocnemius" | "soleus" | "tibialisAnterior" | "trunkFront" | "trunkSide" | "trunkBack" | "trunkDeep" | "serratus" | "biceps" | "triceps" | "forearm" | "rotatorCuff";
         /** @description How much each muscle works in an exercise: 1 for a prime mover, less for a helper. Never empty, never negative. */
         MuscleShares: {
             [key: string]: number;
@@ -1683,7 +1753,7 @@ export interface components {
          * @description The movement pattern: what a session should not lose when its exercises are swapped.
          * @enum {unknown}
          */
-        Pattern: "horizontalPress" | "verticalPress" | "dip" | "fly" | "horizontalPull" | "verticalPull" | "rearFly" | "shoulderRaise" | "squat" | "kneeExtension" | "hinge" | "hipThrust" | "hipAbduction" | "kneeFlexion" | "calfRaise" | "elbowFlexion" | "elbowExtension" | "trunkBrace" | "trunkFlexion";
+        Pattern: "horizontalPress" | "verticalPress" | "dip" | "fly" | "horizontalPull" | "verticalPull" | "rearFly" | "shoulderRaise" | "squat" | "kneeExtension" | "hinge" | "hipThrust" | "hipAbduction" | "kneeFlexion" | "calfRaise" | "elbowFlexion" | "elbowExtension" | "trunkBrace" | "trunkFlexion" | "trunkRotation" | "hipExtension" | "hipAdduction" | "jump" | "shrug" | "shoulderBlade" | "cuffRotation" | "forearm" | "shinRaise" | "carry";
         /**
          * @description The end of the lowering or of the lifting: where a pause is hardest.
          * @enum {unknown}
@@ -2298,6 +2368,11 @@ export interface components {
          * @enum {unknown}
          */
         SurfaceUse: "handsRaised" | "kneeling" | "floor" | "feetRaised" | "rowUnder";
+        /**
+         * @description Ways to make a set harder without load.
+         * @enum {unknown}
+         */
+        Technique: "slowLowering" | "slowBothWays" | "pause" | "pulses" | "oneAndAHalf" | "loweringOnly" | "restPause" | "isometricFirst" | "holdToFatigue" | "squeeze" | "weightPlusBand" | "oneLimb" | "shortRangePartials" | "fastIntent" | "backOff" | "longSet";
         /** @description lowering-pause-lifting-pause in seconds, such as 3-1-X-0 */
         Tempo: string;
         /** @description Something in a pasted text that could not be read. */
@@ -2319,6 +2394,11 @@ export interface components {
             length: number;
             /** @description What is wrong and what to type instead. */
             message: string;
+            /**
+             * @description The line was read; only its meaning is asked after.
+             * @default false
+             */
+            isDoubt: boolean;
         };
         /**
          * @description Habits of a body that change choices and cues.
