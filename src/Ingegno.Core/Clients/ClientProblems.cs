@@ -1,6 +1,7 @@
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Practices;
+using Ingegno.Core.Schools;
 
 namespace Ingegno.Core.Clients;
 
@@ -34,6 +35,11 @@ public static class ClientProblems
         if (client.SessionMinutes is < 5 or > 240)
         {
             problems.Add(new("sessionMinutes", "A session takes 5 to 240 minutes, or leave it empty for no limit."));
+        }
+
+        if (School.Contradiction(client.Teachings) is { } both)
+        {
+            problems.Add(new("teachings", both));
         }
 
         if (client.Lifts.Length > 200)

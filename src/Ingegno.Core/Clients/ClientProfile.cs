@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ingegno.Core.Anatomy;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Quantities;
+using Ingegno.Core.Schools;
 
 namespace Ingegno.Core.Clients;
 
@@ -108,6 +109,9 @@ public sealed record ClientProfile
 
     /// <summary>Catalogue ids of what the client cannot do yet, though level alone would allow it.</summary>
     public ImmutableArray<string> NotYet { get; init; } = [];
+
+    /// <summary>Sides of the schools agreed with this client, against the practice's.</summary>
+    public ImmutableArray<Teaching> Teachings { get; init; } = [];
 
     public HealthScreen Health { get; init; } = new();
 

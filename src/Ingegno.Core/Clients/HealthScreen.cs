@@ -32,6 +32,19 @@ public sealed record HealthScreen
 
     /// <summary>The coach's own words on it.</summary>
     public string Note { get; init; } = "";
+
+    /// <summary>A question in few words.</summary>
+    public static string Words(HealthQuestion question) => question switch
+    {
+        HealthQuestion.Heart => "heart",
+        HealthQuestion.BloodPressure => "blood pressure",
+        HealthQuestion.ChestPain => "chest pain",
+        HealthQuestion.Dizziness => "dizziness",
+        HealthQuestion.Pregnancy => "pregnancy",
+        HealthQuestion.RecentSurgery => "recent surgery",
+        HealthQuestion.UnexplainedJointPain => "unexplained joint pain",
+        _ => throw new ArgumentOutOfRangeException(nameof(question)),
+    };
 }
 
 /// <summary>Whether anything may be sent to a client.</summary>
@@ -46,24 +59,12 @@ public sealed record SendingLeave(bool Allowed, string? Why)
         {
             return new(false, open.Length == Enum.GetValues<HealthQuestion>().Length
                 ? "The health screen was not asked yet: nothing goes to the client before it is."
-                : $"The health screen is not finished: {string.Join(", ", open.Select(Words))} still to ask.");
+                : $"The health screen is not finished: {string.Join(", ", open.Select(HealthScreen.Words))} still to ask.");
         }
 
-        var applies = client.Health.Answers.Where(a => a.Applies).Select(a => Words(a.Question)).ToArray();
+        var applies = client.Health.Answers.Where(a => a.Applies).Select(a => HealthScreen.Words(a.Question)).ToArray();
         return applies.Length == 0 || (!string.IsNullOrWhiteSpace(client.Health.ClearedBy) && client.Health.ClearedOn is not null)
             ? new(true, null)
             : new(false, $"Named on the health screen: {string.Join(", ", applies)}. Refer to a physician or physiotherapist first; enter who cleared it and when.");
     }
-
-    private static string Words(HealthQuestion question) => question switch
-    {
-        HealthQuestion.Heart => "heart",
-        HealthQuestion.BloodPressure => "blood pressure",
-        HealthQuestion.ChestPain => "chest pain",
-        HealthQuestion.Dizziness => "dizziness",
-        HealthQuestion.Pregnancy => "pregnancy",
-        HealthQuestion.RecentSurgery => "recent surgery",
-        HealthQuestion.UnexplainedJointPain => "unexplained joint pain",
-        _ => throw new ArgumentOutOfRangeException(nameof(question)),
-    };
 }

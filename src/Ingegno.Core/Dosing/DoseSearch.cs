@@ -1,9 +1,11 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Effort;
+using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
+using Ingegno.Core.Schools;
 
 namespace Ingegno.Core.Dosing;
 
@@ -22,6 +24,12 @@ public static class DoseSearch
     /// <summary>Reserve beyond this is kept in proportion to the way to failure, so that an easy set stays easy with a light load.</summary>
     private const double EasyReserve = 4;
 
+    /// <summary>A rest that makes up for load is cut to this part, never under so many seconds (common practice).</summary>
+    private const double CutRest = 0.6, ShortestRest = 30;
+
+    /// <summary>Demand this much lower is not called short.</summary>
+    private const double NearEnough = 0.03;
+
     /// <summary>Effective repetitions that must be gained before sets are given different counts.</summary>
     private const double WorthUnequalSets = 1.5;
 
@@ -38,15 +46,19 @@ public static class DoseSearch
         }
 
         var demand = effort.DemandOf(rung.Load);
-        if (demand < RepetitionCost.LeastDemand || demand.Value > 1)
+        if (demand < RepetitionCost.LeastDemand || demand.Value > 1 || (intent.Cap is { } cap && wish.Load is null && effort.EquivalentOf(demand) > cap))
         {
             return null;
         }
 
-        double least = level == Level.Beginner ? rules.BeginnerReserve : 0;
+        double least = level == Level.Beginner ? rules.BeginnerReserve : rules.Teaches(Teaching.ToFailure) && IsRisky(effort.Exercise) ? 1 : 0;
         var search = new LineSearch(intent, effort, rung, rules, least, wish);
         return search.Best();
     }
+
+    /// <summary>Failing a repetition could drop a load or the body: overhead, under a bar, hanging or head down.</summary>
+    private static bool IsRisky(Exercise exercise) =>
+        exercise.OverHead || exercise.Holds.Contains(Hold.Bar) || exercise.Load.Body is BodyModel.Hands or BodyModel.Pike;
 
     /// <summary>Nearest in equivalent demand, at most the house rule's step above; the lightest where all are heavier.</summary>
     private static Rung? ChooseRung(
@@ -66,25 +78,32 @@ public static class DoseSearch
         }
 
         double over = EquivalentOf(above) - intent.Equivalent.Value;
-        return over <= rules.MostAboveIntent && over < intent.Equivalent.Value - EquivalentOf(below) ? above : below;
+        return intent.Cap is null && over <= rules.MostAboveIntent && over < intent.Equivalent.Value - EquivalentOf(below) ? above : below;
 
         double EquivalentOf(Rung rung) => effort.EquivalentOf(effort.DemandOf(rung.Load)).Value;
     }
+
+    /// <summary>Rest as written, or cut where that is taught and the load falls short.</summary>
+    private static Duration RestFor(Intent intent, Demand equivalent, HouseRules rules) =>
+        rules.Teaches(Teaching.RestShort) && equivalent.Value < intent.Equivalent.Value - NearEnough
+            ? Duration.FromSeconds(Math.Max(ShortestRest, Math.Round(intent.Rest.Seconds * CutRest / 5) * 5))
+            : intent.Rest;
 
     /// <summary>The search on one rung.</summary>
     private sealed class LineSearch(
         Intent intent, ExerciseEffort effort, Rung rung, HouseRules rules, double leastReserve, DoseWish wish)
     {
         private readonly double _reserveWanted = Math.Max(leastReserve, intent.Reserve);
-        private readonly Duration _rest = wish.Rest ?? intent.Rest;
         private readonly Demand _equivalent = effort.EquivalentOf(effort.DemandOf(rung.Load));
+        private readonly Duration _rest = wish.Rest ?? RestFor(intent, effort.EquivalentOf(effort.DemandOf(rung.Load)), rules);
 
         public Dose? Best()
         {
-            var start = wish.Tempo ?? Bounded(intent.Tempo);
-            var plain = Plan(start, wish.Repetitions ?? MostRepetitions(start));
+            var start = wish.Tempo ?? Lifted(Bounded(intent.Tempo));
+            int most = MostRepetitions(start);
+            var plain = Plan(start, wish.Repetitions ?? (intent.Cap is null ? most : Math.Min(most, intent.Repetitions[^1])));
             var chosen = plain;
-            if (wish.Tempo is null && wish.Repetitions is null && plain.Repetitions[^1] >= rules.RepetitionCap && CouldDoMore(plain))
+            if (wish.Tempo is null && intent.Cap is null && wish.Repetitions is null && plain.Repetitions[^1] >= rules.RepetitionCap && CouldDoMore(plain))
             {
                 chosen = Slower(start) ?? plain;
             }
@@ -105,7 +124,7 @@ public static class DoseSearch
         private SetPlan? SetBySet(SetPlan equal)
         {
             double before = Effective(equal);
-            if (intent.Effective - before < WorthUnequalSets || _reserveWanted > EasyReserve)
+            if (intent.Cap is not null || intent.Effective - before < WorthUnequalSets || _reserveWanted > EasyReserve)
             {
                 return null;
             }
@@ -185,6 +204,12 @@ public static class DoseSearch
                 [.. intent.Repetitions.Select(r => Math.Min(Math.Max(last, rules.RepetitionCap), (int)Math.Round(r * factor)))];
             return new SetPlan(repetitions.SetItem(repetitions.Length - 1, last), rung.Load, tempo, _rest, intent.PartnerTime);
         }
+
+        /// <summary>Where lifting fast is taught and no other tempo was written, the compound lifts go up as fast as they can.</summary>
+        private Tempo Lifted(Tempo tempo) =>
+            tempo == Tempo.Reference && rules.Teaches(Teaching.LiftFast) && effort.Exercise.Kind == MovementKind.Compound
+                ? tempo with { FastLifting = true }
+                : tempo;
 
         private Tempo Bounded(Tempo tempo) => rules.Allows(tempo) ? tempo : Tempo.Reference;
 

@@ -1,7 +1,9 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
+using Ingegno.Core.Schools;
 
 namespace Ingegno.Core.Dosing;
 
@@ -45,6 +47,15 @@ public sealed record HouseRules
     /// <summary>Never given in this practice; each entry is named as the reason of a refusal.</summary>
     public ImmutableArray<Ban> Bans { get; init; } = [];
 
+    /// <summary>Sides taken in the schools against their defaults; at most one a school counts, the first.</summary>
+    public ImmutableArray<Teaching> Teachings { get; init; } = [];
+
+    /// <summary>Most ways at once in which a repetition is made slower or paused, legs and upper body (coach).</summary>
+    public int TechniquesOnLegs { get; init; } = 2;
+
+    /// <inheritdoc cref="TechniquesOnLegs"/>
+    public int TechniquesOnUpperBody { get; init; } = 1;
+
     /// <summary>Catalogue ids this coach likes to give: of nearly equal fits these come first.</summary>
     public ImmutableArray<string> Preferred { get; init; } = [];
 
@@ -61,6 +72,21 @@ public sealed record HouseRules
         <= 12 => 90,
         _ => 60,
     });
+
+    /// <summary>Whether this side of its school is in force.</summary>
+    public bool Teaches(Teaching teaching) => School.IsTaught(teaching, Teachings);
+
+    /// <summary>The rules with what was agreed for one client before them.</summary>
+    public HouseRules For(ClientProfile client) =>
+        client.Teachings.IsEmpty ? this : this with { Teachings = School.Over(Teachings, client.Teachings) };
+
+    /// <summary>Repetitions left where a line says nothing; a beginner keeps some whatever the school.</summary>
+    public double ReserveFor(ClientProfile client) =>
+        !Teaches(Teaching.ToFailure) ? Reserve : client.Level == Level.Beginner ? BeginnerReserve : 0;
+
+    /// <summary>Most added phases of a repetition for an exercise.</summary>
+    public int MostTechniques(Exercise exercise) =>
+        exercise.Endurance is EnduranceClass.Lower or EnduranceClass.LegCurl or EnduranceClass.LegExtension ? TechniquesOnLegs : TechniquesOnUpperBody;
 
     /// <summary>Whether a tempo keeps within the rules.</summary>
     public bool Allows(Tempo tempo) =>

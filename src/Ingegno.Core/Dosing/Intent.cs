@@ -40,6 +40,9 @@ public sealed record Intent
     /// <summary>Work and rests of the partners of a superset between two sets.</summary>
     public required Duration PartnerTime { get; init; }
 
+    /// <summary>Never more than this, whatever is at hand: skill, joint care and activation. Null: no cap.</summary>
+    public Demand? Cap { get; init; }
+
     /// <summary>The maximum it was read with.</summary>
     public required StrengthAnchor Anchor { get; init; }
 

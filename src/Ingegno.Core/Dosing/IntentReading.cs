@@ -29,7 +29,7 @@ public static class IntentReading
         }
 
         var plan = Plan(line, exercise, LoadOf(written, exercise), partnerTime);
-        double reserve = line.Intensity.Reserve ?? rules.Reserve;
+        double reserve = line.Intensity.Reserve ?? rules.ReserveFor(client);
         double spread = line.Intensity.Reserve is null ? AssumedSpread : WrittenSpread;
         var unknown = new StrengthAnchor(
             exercise.Id, Mass.Zero, exercise.Strength?.Basis == RatioBasis.Total, spread, AnchorBasis.Lifted,
@@ -49,7 +49,7 @@ public static class IntentReading
         }
 
         var notes = new List<string>();
-        double reserveWanted = line.Intensity.Reserve ?? rules.Reserve;
+        double reserveWanted = line.Intensity.Reserve ?? rules.ReserveFor(client);
         Mass load;
         if (line.Intensity.Load is { } written)
         {
@@ -73,7 +73,15 @@ public static class IntentReading
         var effort = new ExerciseEffort(exercise, client, anchor, new Geometry());
         var plan = Plan(line, exercise, load, partnerTime);
         plan = plan with { Repetitions = FillAsManyAsPossible(line, plan, effort) };
-        return Describe(plan, line, effort, anchor, notes);
+        var intent = Describe(plan, line, effort, anchor, notes);
+        return Purposes.IsCapped(line.Purpose) ? Capped(intent) : intent;
+    }
+
+    /// <summary>Skill, joint care and activation are never asked hard.</summary>
+    private static Intent Capped(Intent intent)
+    {
+        var cap = Demand.Of(Purposes.CappedDemand);
+        return intent with { Cap = cap, Equivalent = intent.Equivalent > cap ? cap : intent.Equivalent };
     }
 
     private static Intent Describe(

@@ -1,3 +1,5 @@
+using Ingegno.Core.Clients;
+
 namespace Ingegno.Core.Exercises;
 
 /// <summary>An attribute of exercises a coach may ban as a whole.</summary>
@@ -12,6 +14,8 @@ public enum ExerciseAttribute
     Kneeling,
     OneLegBalance,
     Bands,
+    DeadliftsFromTheFloor,
+    LoadedRotation,
 }
 
 /// <summary>An exercise, or all with an attribute, that is not to be given, with the coach's reason.</summary>
@@ -26,14 +30,17 @@ public sealed record Ban(string? Exercise, ExerciseAttribute? Attribute, string 
     public static bool Has(Exercise exercise, ExerciseAttribute attribute) => attribute switch
     {
         ExerciseAttribute.Jumps => exercise.Room.Noise == Noise.Loud,
-        ExerciseAttribute.BehindTheBodyDips => exercise.Pattern == Pattern.Dip && exercise.Screens.Contains(Screen.ShoulderExtension),
+        ExerciseAttribute.BehindTheBodyDips => exercise is { Pattern: Pattern.Dip, OffByDefault: not null },
         ExerciseAttribute.PressingOverhead => exercise.Pattern == Pattern.VerticalPress,
         ExerciseAttribute.Hanging => exercise.Load.Body == BodyModel.Hands && exercise.Pattern == Pattern.VerticalPull,
-        ExerciseAttribute.UpsideDown => exercise.Load.Body == BodyModel.Pike,
+        ExerciseAttribute.UpsideDown => exercise.Family == ExerciseFamily.Overhead && exercise.Conditions.Contains(HealthQuestion.Dizziness),
         ExerciseAttribute.SpinalFlexion => exercise.Pattern == Pattern.TrunkFlexion,
         ExerciseAttribute.Kneeling => exercise.Load.Body == BodyModel.KneelingPushUp,
         ExerciseAttribute.OneLegBalance => exercise.Sides == Sides.OneAtATime && exercise.Steadiness >= 3,
         ExerciseAttribute.Bands => exercise.Band is not null,
+        ExerciseAttribute.DeadliftsFromTheFloor => exercise is { Pattern: Pattern.Hinge, Family: ExerciseFamily.Hinges, Range: HardestRange.Long }
+            && exercise.Name.Contains("deadlift", StringComparison.OrdinalIgnoreCase) && !exercise.Name.Contains("Romanian", StringComparison.Ordinal),
+        ExerciseAttribute.LoadedRotation => exercise is { Pattern: Pattern.TrunkRotation, NeedsLoad: true },
         _ => throw new ArgumentOutOfRangeException(nameof(attribute)),
     };
 }

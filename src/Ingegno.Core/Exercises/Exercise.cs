@@ -133,6 +133,9 @@ public sealed record Exercise
 
     public ImmutableArray<string> Cues { get; init; } = [];
 
+    /// <summary>The knees travel well past the toes; out where a coach keeps them behind.</summary>
+    public bool KneesForward { get; init; }
+
     /// <summary>What usually goes wrong, for the coach's eye.</summary>
     public ImmutableArray<string> Faults { get; init; } = [];
 }

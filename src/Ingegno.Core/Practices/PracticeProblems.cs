@@ -1,6 +1,7 @@
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Schools;
 
 namespace Ingegno.Core.Practices;
 
@@ -22,6 +23,13 @@ public static class PracticeProblems
         Between(rules.LongestPause, 0, 10, "rules.longestPause", "The longest pause in seconds");
         Between(rules.SlowestLifting, 1, 10, "rules.slowestLifting", "The slowest lifting in seconds");
         Between(rules.PassDays, 7, 730, "rules.passDays", "The days a pass lasts");
+        Between(rules.TechniquesOnLegs, 0, 4, "rules.techniquesOnLegs", "Techniques at once on legs");
+        Between(rules.TechniquesOnUpperBody, 0, 4, "rules.techniquesOnUpperBody", "Techniques at once on the upper body");
+        if (School.Contradiction(rules.Teachings) is { } both)
+        {
+            problems.Add(new("rules.teachings", both));
+        }
+
         Weights(rules.Weights.Main, "rules.weights.main", problems);
         Weights(rules.Weights.Accessory, "rules.weights.accessory", problems);
         if (practice.Currency.Length is 0 or > 5)

@@ -58,6 +58,9 @@ public sealed record Prescription
     /// <summary>Where things stand: "Feet: Berth, 44 cm".</summary>
     public ImmutableArray<string> Placement { get; init; } = [];
 
+    /// <summary>What the line is for, where the coach wrote it.</summary>
+    public Purpose? Purpose { get; init; }
+
     public ImmutableArray<string> SetUp { get; init; } = [];
 
     public ImmutableArray<string> Cues { get; init; } = [];

@@ -60,6 +60,9 @@ public sealed record WrittenLine
     public Duration? Rest { get; init; }
 
     public bool PerSide { get; init; }
+
+    /// <summary>What it is for, where the coach wrote it; null leaves it to the repetitions.</summary>
+    public Purpose? Purpose { get; init; }
 }
 
 /// <summary>One training day as written.</summary>

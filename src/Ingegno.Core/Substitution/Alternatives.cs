@@ -11,13 +11,16 @@ namespace Ingegno.Core.Substitution;
 /// <summary>Works a candidate out for showing: prescription, reason, bridge, and the ladder it stands on.</summary>
 internal static class Alternatives
 {
-    internal static Alternative Of(Candidate candidate, Exercise written, WrittenLine line, Intent? intent, ClientProfile client)
+    internal static Alternative Of(
+        Candidate candidate, Exercise written, WrittenLine line, Intent? intent, ClientProfile client, HouseRules rules)
     {
         var alternative = new Alternative
         {
             Prescription = Prescribing.Of(candidate, line),
             Fit = candidate.Fit,
+            Leanings = candidate.Leanings,
             Reason = Reason.For(written, candidate, intent),
+            Decided = Reason.Decided(written, candidate, intent),
             Loss = Reason.Loss(written, candidate, intent),
             LossMatters = Reason.LossMatters(written, candidate, intent),
         };
@@ -38,6 +41,7 @@ internal static class Alternatives
         var plan = new SetPlan(dose.Repetitions, dose.Rung.Load, dose.Tempo, dose.Rest, intent.PartnerTime);
         return alternative with
         {
+            Leanings = [.. candidate.Leanings, .. DoseLeanings.On(dose, intent, candidate.Exercise, line, client, rules)],
             Budget = plan.Trace(effort),
             BodyMoved = effort.BodyMoved,
             Demand = effort.DemandOf(dose.Rung.Load),

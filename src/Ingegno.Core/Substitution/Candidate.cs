@@ -19,8 +19,11 @@ public sealed record Candidate(
     /// <summary>On the preferred list of the practice or the client.</summary>
     public bool Preferred { get; init; }
 
-    /// <summary>What candidates are ordered by: the fit, and of nearly equal fits the preferred.</summary>
-    internal double Rank => Fit.Score.Fraction * (Preferred ? PreferredIsWorth : 1);
+    /// <summary>House rules and traits that lean on it.</summary>
+    public ImmutableArray<Leaning> Leanings { get; init; } = [];
+
+    /// <summary>What candidates are ordered by: the fit, leaned on by rules and traits, and of nearly equal fits the preferred.</summary>
+    internal double Rank => Leanings.Aggregate(Fit.Score.Fraction * (Preferred ? PreferredIsWorth : 1), (rank, l) => rank * l.Worth);
 }
 
 /// <summary>A forecast with its 80 percent range.</summary>

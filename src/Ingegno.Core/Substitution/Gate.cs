@@ -1,3 +1,4 @@
+using Ingegno.Core.Anatomy;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
@@ -62,6 +63,11 @@ public static class Gate
             }
         }
 
+        foreach (var named in client.Health.Answers.Where(a => a.Applies && exercise.Conditions.Contains(a.Question)))
+        {
+            yield return new(RefusalCause.Health, $"kept from clients who named {HealthScreen.Words(named.Question)}");
+        }
+
         int allowed = SkillAllowed(client.Level);
         if (exercise.Skill > allowed || exercise.Steadiness > allowed)
         {
@@ -87,9 +93,10 @@ public static class Gate
             yield return new(RefusalCause.Skill, $"{client.Name} cannot do it yet");
         }
 
-        if (exercise.OffByDefault is { } reason && !rules.Allowed.Contains(exercise.Id))
+        bool shoulderPassed = client.Screens.Any(s => s is { Screen: Screen.ShoulderExtension, Result: ScreenResult.Passed });
+        if (SchoolLeanings.Against(exercise, rules, client.PainAt(Joint.Shoulder), shoulderPassed) is { } rule)
         {
-            yield return new(RefusalCause.HouseRule, $"off by house rule: {reason}");
+            yield return new(RefusalCause.HouseRule, rule);
         }
     }
 

@@ -21,6 +21,7 @@ public sealed record PlannedSetUp(ImmutableArray<string> Against, HeldImplement?
     public static PlannedSetUp Of(
         Prescription line, Exercise exercise, ClientProfile client, PreparedHome home, HouseRules rules)
     {
+        rules = rules.For(client);
         var found = SetUpSearch.For(exercise, client, home, rules);
         SetUp[] standing = [.. found.SetUps.Where(s => s.Geometry == line.Geometry)];
         var held = standing.Select(s => s.Implement).OfType<HeldImplement>();

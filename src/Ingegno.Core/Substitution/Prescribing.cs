@@ -30,13 +30,22 @@ internal static class Prescribing
             Tempo = dose?.Tempo,
             Rest = dose?.Rest ?? line.Rest ?? HouseRules.UsualRest(line.Sets[0].Middle),
             Reserve = dose is null ? null : Math.Round(Math.Max(0, dose.Reserve), 1),
+            Purpose = line.Purpose,
             Geometry = candidate.SetUp.Geometry,
             Supports = [.. candidate.SetUp.Placed.Where(p => p.Fixture.Kind != Homes.FixtureKind.Wall).SelectMany(Supporting)],
             Placement = [.. candidate.SetUp.Placed.Where(p => p.Fixture.Kind != Homes.FixtureKind.Wall).Select(PlacementInWords), .. FeetInWords(candidate.SetUp)],
             SetUp = exercise.SetUp,
-            Cues = exercise.Cues,
+            Cues = [.. exercise.Cues, .. candidate.Leanings.Select(l => l.Cue).OfType<string>(), .. FormFirst(line)],
             Cautions = exercise.Cautions,
         };
+    }
+
+    private static IEnumerable<string> FormFirst(WrittenLine line)
+    {
+        if (Purposes.IsCapped(line.Purpose))
+        {
+            yield return "Form ends the set, not fatigue";
+        }
     }
 
     private static IEnumerable<Support> Supporting(PlacedFixture placed)

@@ -25,6 +25,14 @@ public static class Reason
         return candidate.Dose is { } dose && intent is not null ? $"{kept}; {Carried(dose, intent)}." : kept + ".";
     }
 
+    /// <summary>The part of the fit that cost most, in a sentence; where nothing costs anything that is said.</summary>
+    public static string Decided(Exercise written, Candidate candidate, Intent? intent) =>
+        candidate.Fit[candidate.Fit.Decisive].Fraction >= 0.995
+            ? "Nothing of the fit is lost."
+            : $"Decided by {candidate.Fit.Decisive.ToString().ToLowerInvariant()}, {candidate.Fit[candidate.Fit.Decisive]}: {Lower(Cost(written, candidate, intent))}";
+
+    private static string Lower(string sentence) => char.ToLowerInvariant(sentence[0]) + sentence[1..];
+
     /// <summary>What it costs; null when nothing worth a word is lost.</summary>
     public static string? Loss(Exercise written, Candidate candidate, Intent? intent)
     {
@@ -102,12 +110,14 @@ public static class Reason
         FitPart.Muscles => $"Shares {candidate.Fit[FitPart.Muscles]} of the muscles.",
         FitPart.Direction => "Another line of force than written.",
         FitPart.Kind => candidate.Exercise.Kind == MovementKind.Compound
-            ? "Several joints share the work where one was isolated."
+            ? written.IsBallistic != candidate.Exercise.IsBallistic ? "Done for speed where slow work was written." : "Several joints share the work where one was isolated."
             : "One joint works where several were asked.",
+        FitPart.Dose when candidate.Dose is null => "How much of the work it does shows in the log alone.",
         FitPart.Dose => candidate.Dose is { } dose && intent is not null && dose.Equivalent >= intent.Equivalent
             ? $"Heavier than asked: {dose.Repetitions.Sum()} repetitions instead of {intent.Repetitions.Sum()}."
             : "The load stays below what the gym line asks.",
         FitPart.Sides => candidate.Exercise.Sides == Sides.OneAtATime ? "One limb at a time instead of two." : "Both limbs instead of one.",
+        FitPart.Range when candidate.Exercise.IsLoweringOnly => "Only the lowering is done.",
         FitPart.Range => $"Hardest in the {candidate.Exercise.Range.ToString().ToLowerInvariant()} range, written was the {written.Range.ToString().ToLowerInvariant()} one.",
         _ => "Takes more skill or balance than the written exercise.",
     };

@@ -44,6 +44,12 @@ public sealed record Alternative
 
     public required string Reason { get; init; }
 
+    /// <summary>House rules and traits that changed its rank, its cues or its dose.</summary>
+    public ImmutableArray<Leaning> Leanings { get; init; } = [];
+
+    /// <summary>A sentence naming the part of the fit that decided its place.</summary>
+    public required string Decided { get; init; }
+
     /// <summary>What it costs, in words; null when nothing worth a word is lost.</summary>
     public string? Loss { get; init; }
 

@@ -8,6 +8,9 @@ public enum RefusalCause
     Safety,
     Screen,
     Joint,
+
+    /// <summary>Named on the health screen.</summary>
+    Health,
     Skill,
     HouseRule,
     Ban,

@@ -12,6 +12,7 @@ internal static class Roles
     /// </summary>
     internal static Role Of(Exercise exercise, WrittenLine line, bool isFirst) => exercise.Kind switch
     {
+        _ when Purposes.IsCapped(line.Purpose) => Role.Accessory,
         MovementKind.Compound when isFirst || (line.Sets[0].Kind == CountKind.Repetitions && line.Sets.Max(s => s.High) <= 5) => Role.Main,
         MovementKind.Compound => Role.Secondary,
         _ => Role.Accessory,

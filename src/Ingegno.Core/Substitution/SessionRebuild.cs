@@ -31,6 +31,7 @@ public sealed class SessionRebuild
     public SessionRebuild(
         ClientProfile client, Home home, Catalogue catalogue, HouseRules rules, DateOnly today, WrittenProgramme programme)
     {
+        rules = rules.For(client);
         (_client, _catalogue, _rules) = (client, catalogue, rules);
         _anchors = WrittenAnchors.Of(client, catalogue, rules, programme);
         _search = new SubstituteSearch(client, new PreparedHome(home, today), catalogue, _anchors, rules);
@@ -126,7 +127,7 @@ public sealed class SessionRebuild
             shown.Add(chosen);
         }
 
-        var alternatives = shown.ConvertAll(c => Alternatives.Of(c, written, line, intent, _client));
+        var alternatives = shown.ConvertAll(c => Alternatives.Of(c, written, line, intent, _client, _rules));
         return new RebuiltLine
         {
             Written = line,

@@ -34,7 +34,7 @@ public sealed class SubstituteSearch(
             var (candidate, reasons) = Try(exercise, written, intent, role, wishes(exercise.Id));
             if (candidate is not null)
             {
-                candidates.Add(candidate with { Preferred = IsPreferred(exercise) });
+                candidates.Add(candidate with { Preferred = IsPreferred(exercise), Leanings = Leaning.On(exercise, client, rules) });
             }
             else if (exercise.Setting != Setting.Gym)
             {

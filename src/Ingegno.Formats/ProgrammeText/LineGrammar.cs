@@ -22,6 +22,8 @@ internal abstract record LinePart
 
     internal sealed record PerSide : LinePart;
 
+    internal sealed record For(Purpose Purpose) : LinePart;
+
     internal sealed record Filler : LinePart;
 }
 
@@ -153,6 +155,21 @@ internal static class LineGrammar
          select (LinePart)new LinePart.PerSide()).Try()
         .Or(Word("each").Select(_ => (LinePart)new LinePart.PerSide()));
 
+    /// <summary>"for skill", "for joint care".</summary>
+    private static readonly TokenListParser<ProgrammeToken, LinePart> For =
+        from word in Word("for")
+        from purpose in Word("growth", "size", "strength", "skill", "joint", "joints", "activation", "conditioning")
+        from care in Maybe(Word("care"))
+        select (LinePart)new LinePart.For(purpose switch
+        {
+            "growth" or "size" => Purpose.Growth,
+            "strength" => Purpose.Strength,
+            "skill" => Purpose.Skill,
+            "activation" => Purpose.Activation,
+            "conditioning" => Purpose.Conditioning,
+            _ => Purpose.JointCare,
+        });
+
     private static readonly TokenListParser<ProgrammeToken, LinePart> OwnWeight =
         Word("bw", "bodyweight", "body-weight").Select(_ => (LinePart)new LinePart.Load(0, "kg"));
 
@@ -163,7 +180,7 @@ internal static class LineGrammar
     /// <summary>Any one part, longest readings first.</summary>
     internal static readonly TokenListParser<ProgrammeToken, LinePart> Part =
         NamedTempo.Try().Or(BareTempo.Try()).Or(Percent.Try()).Or(Effort.Try()).Or(Rest.Try()).Or(Load.Try())
-            .Or(PerSide.Try()).Or(OwnWeight.Try()).Or(Filler);
+            .Or(PerSide.Try()).Or(For.Try()).Or(OwnWeight.Try()).Or(Filler);
 
     private static TokenListParser<ProgrammeToken, string> Word(params string[] words) =>
         Token.EqualTo(ProgrammeToken.Word)

@@ -36,6 +36,8 @@ internal static class LineParts
                 return Problem("A rest lasts up to 30 minutes: write 90 s, 1:30 or 2 min.");
             case LinePart.PerSide:
                 return line with { PerSide = true };
+            case LinePart.For purpose:
+                return line with { Purpose = purpose.Purpose };
             default:
                 return line;
         }
