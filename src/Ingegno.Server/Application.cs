@@ -2,6 +2,7 @@ using System.Globalization;
 using Ingegno.Core.Quantities;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Bench;
+using Ingegno.Server.Catalogues;
 using Ingegno.Server.Clients;
 using Ingegno.Server.Demo;
 using Ingegno.Server.Devices;
@@ -79,6 +80,7 @@ internal static class Application
         signedIn.MapPractice();
         signedIn.MapDevices();
         signedIn.MapBench();
+        signedIn.MapCatalogue();
         signedIn.MapLog();
         signedIn.MapEngine();
         api.MapFallback(() => TypedResults.Problem(statusCode: 404, title: "There is nothing at this address."));

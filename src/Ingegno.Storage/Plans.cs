@@ -3,6 +3,7 @@ using System.Text.Json;
 using Dapper;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
+using Ingegno.Core.Sessions;
 using Ingegno.Core.Substitution;
 
 namespace Ingegno.Storage;
@@ -12,10 +13,22 @@ namespace Ingegno.Storage;
 /// <param name="Tag">"B1", or empty.</param>
 /// <param name="Written">The line as typed.</param>
 /// <param name="Prescription">Null where nothing here was possible.</param>
-public sealed record PlannedLine(int Line, string Tag, string? Group, string Written, string Why, Prescription? Prescription);
+public sealed record PlannedLine(int Line, string Tag, string? Group, string Written, string Why, Prescription? Prescription)
+{
+    /// <summary>Exercises added to a line are numbered this far on from it, so that each has a log of its own.</summary>
+    public const int AddedFrom = 1000;
+
+    /// <summary>Mobility work behind this line.</summary>
+    public ImmutableArray<GivenDrill> Behind { get; init; } = [];
+}
 
 /// <summary>One prescribed session of a saved plan.</summary>
-public sealed record PlannedSession(string Title, Duration Length, ImmutableArray<PlannedLine> Lines);
+public sealed record PlannedSession(string Title, Duration Length, ImmutableArray<PlannedLine> Lines)
+{
+    public ImmutableArray<GivenDrill> WarmUp { get; init; } = [];
+
+    public ImmutableArray<GivenDrill> CoolDown { get; init; } = [];
+}
 
 /// <summary>A client's programme as typed, the coach's choices, and what was saved for the client.</summary>
 public sealed record Plan(

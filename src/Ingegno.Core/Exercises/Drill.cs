@@ -43,6 +43,11 @@ public sealed record DrillDose(int Sets, int Low, int High, DrillUnit Unit)
     /// <summary>"3 x 30 s", "6 to 10", "10 to 20 breaths".</summary>
     public override string ToString()
     {
+        if (Unit == DrillUnit.Seconds && Low == High && Low >= 120 && Low % 60 == 0)
+        {
+            return $"{Low / 60} min";
+        }
+
         string count = Low == High ? Low.ToString(CultureInfo.InvariantCulture) : $"{Low} to {High}";
         string unit = Unit switch
         {

@@ -23,6 +23,12 @@ public enum StepKind
 
     /// <summary>More repetitions with the same load.</summary>
     Repetitions,
+
+    /// <summary>Less rest, where density is what goes up.</summary>
+    Rest,
+
+    /// <summary>A harder variation, where milestones are what is climbed.</summary>
+    Variation,
 }
 
 /// <summary>A proposal for next week: one sentence, the figures behind it, and the line as it would then be.</summary>
@@ -47,11 +53,13 @@ public static class NextStep
     /// <param name="implement">What the line is loaded with, or could be; null where nothing can be added.</param>
     /// <param name="anchor">The maximum on this exercise, for the shape of the forecast.</param>
     /// <param name="logs">Sets of this line at this prescription, any order; a day is a session.</param>
+    /// <param name="harder">The next exercise of the ladder; null at its top.</param>
     /// <returns>Null when nothing was logged.</returns>
     public static Step? For(
         Prescription line, Exercise exercise, HeldImplement? implement, ClientProfile client, StrengthAnchor? anchor,
-        HouseRules rules, IReadOnlyList<SetLog> logs)
+        HouseRules rules, IReadOnlyList<SetLog> logs, Exercise? harder = null)
     {
+        rules = rules.For(client);
         var sessions = logs.GroupBy(l => l.On).OrderByDescending(g => g.Key)
             .Select(g => g.OrderBy(l => l.SetNumber).ToArray()).ToArray();
         if (sessions.Length == 0)
@@ -68,6 +76,11 @@ public static class NextStep
         if (Short(line, last) is { } shortfall)
         {
             return shortfall;
+        }
+
+        if (SchoolStep.For(line, rules, sessions, harder) is { } taught)
+        {
+            return taught;
         }
 
         if (anchor is null || line.Count != CountKind.Repetitions)

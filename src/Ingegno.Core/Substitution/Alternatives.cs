@@ -16,7 +16,7 @@ internal static class Alternatives
     {
         var alternative = new Alternative
         {
-            Prescription = Prescribing.Of(candidate, line),
+            Prescription = Prescribing.Of(candidate, written, line),
             Fit = candidate.Fit,
             Leanings = candidate.Leanings,
             Reason = Reason.For(written, candidate, intent),

@@ -9,7 +9,7 @@ namespace Ingegno.Core.Substitution;
 /// <summary>Turns a candidate into the words and numbers a client trains from.</summary>
 internal static class Prescribing
 {
-    internal static Prescription Of(Candidate candidate, WrittenLine line)
+    internal static Prescription Of(Candidate candidate, Exercise written, WrittenLine line)
     {
         var exercise = candidate.Exercise;
         var implement = candidate.SetUp.Implement;
@@ -35,9 +35,17 @@ internal static class Prescribing
             Supports = [.. candidate.SetUp.Placed.Where(p => p.Fixture.Kind != Homes.FixtureKind.Wall).SelectMany(Supporting)],
             Placement = [.. candidate.SetUp.Placed.Where(p => p.Fixture.Kind != Homes.FixtureKind.Wall).Select(PlacementInWords), .. FeetInWords(candidate.SetUp)],
             SetUp = exercise.SetUp,
-            Cues = [.. exercise.Cues, .. candidate.Leanings.Select(l => l.Cue).OfType<string>(), .. FormFirst(line)],
+            Cues = [.. exercise.Cues, .. Shifted(written, exercise), .. candidate.Leanings.Select(l => l.Cue).OfType<string>(), .. FormFirst(line)],
             Cautions = exercise.Cautions,
         };
+    }
+
+    private static IEnumerable<string> Shifted(Exercise written, Exercise exercise)
+    {
+        if (EmphasisChoice.For(written, exercise) is { } emphasis)
+        {
+            yield return $"{emphasis.Change}: nearer to the {char.ToLowerInvariant(written.Name[0])}{written.Name[1..]}";
+        }
     }
 
     private static IEnumerable<string> FormFirst(WrittenLine line)

@@ -5,6 +5,7 @@ using Ingegno.Core.Effort;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
+using Ingegno.Core.Sessions;
 
 namespace Ingegno.Core.Substitution;
 
@@ -12,8 +13,11 @@ namespace Ingegno.Core.Substitution;
 /// <param name="Line">Line number in the text.</param>
 /// <param name="Text">The line as typed then; a choice follows its text when lines move, and lapses when it changes.</param>
 /// <param name="Exercise">Catalogue id taken instead of the first proposal.</param>
+/// <param name="Alone">One exercise only, though a second would cover more.</param>
+/// <param name="Pinned">Kept when the session is built anew.</param>
 public sealed record LineChoice(
-    int Line, string Text, string? Exercise = null, Mass? Load = null, int? Repetitions = null, Tempo? Tempo = null, Duration? Rest = null);
+    int Line, string Text, string? Exercise = null, Mass? Load = null, int? Repetitions = null, Tempo? Tempo = null, Duration? Rest = null,
+    bool Alone = false, bool Pinned = false);
 
 /// <summary>What became of a written line.</summary>
 public enum LineOutcome
@@ -101,6 +105,24 @@ public sealed record RebuiltLine
     /// <summary>The alternative in force; null for unknown lines and where nothing is possible.</summary>
     public Alternative? Chosen { get; init; }
 
+    /// <summary>Done back to back with the chosen one, where it covers too little alone; empty for most lines.</summary>
+    public ImmutableArray<Alternative> Added { get; init; } = [];
+
+    /// <summary>Share of the written exercise's muscles that is covered, by what is chosen and added together.</summary>
+    public Share? Covered { get; init; }
+
+    /// <summary>Where the line is trained, from 1; another place than its own by house rule.</summary>
+    public int TrainedAt { get; init; }
+
+    /// <summary>Mobility work behind this line, for a screen that was not passed.</summary>
+    public ImmutableArray<GivenDrill> Behind { get; init; } = [];
+
+    /// <summary>How closely a main lift is copied; null for other lines and where nothing is chosen.</summary>
+    public LineCloseness? Closeness { get; init; }
+
+    /// <summary>What would open it, where nothing is possible; null otherwise.</summary>
+    public string? WouldOpen { get; init; }
+
     /// <summary>True when a coach chose the exercise by hand.</summary>
     public bool ChosenByHand { get; init; }
 
@@ -114,7 +136,17 @@ public sealed record RebuiltLine
 
     /// <summary>For an unknown name, the nearest ones in the catalogue.</summary>
     public ImmutableArray<NamedExercise> Nearest { get; init; } = [];
+
+    /// <summary>All that is trained on this line, in order.</summary>
+    public IEnumerable<Prescription> Prescriptions() =>
+        Chosen is { } chosen ? [chosen.Prescription, .. Added.Select(a => a.Prescription)] : [];
 }
 
 /// <summary>A session rebuilt for one home.</summary>
-public sealed record RebuiltSession(string Title, ImmutableArray<RebuiltLine> Lines, Duration Length);
+public sealed record RebuiltSession(string Title, ImmutableArray<RebuiltLine> Lines, Duration Length)
+{
+    /// <summary>Before the session; half the day's repetitions of the first exercise follow.</summary>
+    public ImmutableArray<GivenDrill> WarmUp { get; init; } = [];
+
+    public ImmutableArray<GivenDrill> CoolDown { get; init; } = [];
+}

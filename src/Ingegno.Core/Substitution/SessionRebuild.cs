@@ -5,6 +5,7 @@ using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
 using Ingegno.Core.Sessions;
 
 namespace Ingegno.Core.Substitution;
@@ -25,6 +26,9 @@ public sealed class SessionRebuild
     private readonly HouseRules _rules;
     private readonly StrengthAnchors _anchors;
     private readonly SubstituteSearch _search;
+    private readonly Home _home;
+    private readonly DateOnly _today;
+    private readonly Lazy<ImmutableArray<(Purchase Thing, SubstituteSearch Search)>> _withPurchases;
 
     /// <param name="today">Day of use: fixture passes run out.</param>
     /// <param name="programme">Its written loads help to estimate maxima where no lift is known.</param>
@@ -34,7 +38,10 @@ public sealed class SessionRebuild
         rules = rules.For(client);
         (_client, _catalogue, _rules) = (client, catalogue, rules);
         _anchors = WrittenAnchors.Of(client, catalogue, rules, programme);
+        (_home, _today) = (home, today);
         _search = new SubstituteSearch(client, new PreparedHome(home, today), catalogue, _anchors, rules);
+        _withPurchases = new(() => [.. Purchases.All.Select(thing =>
+            (thing, new SubstituteSearch(client, new PreparedHome(Purchases.With(home, thing, today), today), catalogue, _anchors, rules)))]);
     }
 
     /// <summary>True when no lift of the client is known and none could be read from the text.</summary>
@@ -58,9 +65,31 @@ public sealed class SessionRebuild
             lines.Add(rebuilt);
         }
 
+        return Whole(session.Title, lines.ToImmutable());
+    }
+
+    /// <summary>What only the whole session tells: length, order, warm-up, mobility work and cool-down.</summary>
+    private RebuiltSession Whole(string title, ImmutableArray<RebuiltLine> lines)
+    {
         var length = SessionLength.Of(
-            [.. lines.Where(l => l.Chosen is not null).Select(l => new SessionLength.Part(l.Written.Group, l.Chosen!.Prescription))]);
-        return new RebuiltSession(session.Title, lines.ToImmutable(), length);
+            [.. lines.SelectMany(l => l.Prescriptions().Select(p => new SessionLength.Part(l.Written.Group ?? (l.Added.IsEmpty ? null : $"+{l.Written.Number}"), p)))]);
+        Exercise[] trained = [.. lines.SelectMany(l => l.Prescriptions()).Select(p => _catalogue[p.Exercise])];
+        Exercise?[] written = [.. lines.Select(l => l.Written.Exercise is { } id ? _catalogue.Find(id) : null)];
+        var places = TrainingOrder.Of(
+            [.. lines.Select(l => (l.Chosen is { } c ? _catalogue[c.Prescription.Exercise] : null, l.Written.Group is null))], _rules);
+        var mobility = MobilityWork.For(written, _client, _home, _catalogue);
+        return new RebuiltSession(
+            title,
+            [.. lines.Select((line, i) => line with
+            {
+                TrainedAt = places[i],
+                Behind = [.. mobility.Where(m => m.After == i).Select(m => m.Drill)],
+            })],
+            length)
+        {
+            WarmUp = WarmUp.For(trained, _client, _home, _catalogue, _rules),
+            CoolDown = CoolDown.For(trained, _client, _home, _catalogue),
+        };
     }
 
     private RebuiltLine Line(WrittenLine line, WrittenSession session, bool isFirst, LineChoice? choice, HashSet<string> used, IReadOnlySet<string> asked)
@@ -88,10 +117,28 @@ public sealed class SessionRebuild
             chosen = found.Candidates.FirstOrDefault(c => c.Exercise.Id == chosen.Exercise.Id) ?? chosen;
         }
 
+        Candidate[] added = chosen is null || choice is { Alone: true } ? [] : [.. Pairs.Added(written, chosen, found)];
         return Describe(line, written, role, intent, found, chosen, byHand is not null, asked) with
         {
+            Added = [.. added.Select(c => Alternatives.Of(c, written, line, intent, _client, _rules))],
+            Covered = chosen is null ? null : Share.Of(Pairs.Coverage(written, [chosen, .. added])),
+            Closeness = chosen is null || intent is null || role != Role.Main ? null : ClosenessOf(written, intent, chosen),
+            WouldOpen = chosen is null ? Openers.For(found) : null,
             LapsedChoice = choice?.Exercise is { } wanted && byHand is null ? Lapsed(wanted, found) : null,
         };
+    }
+
+    private LineCloseness ClosenessOf(Exercise written, Intent intent, Candidate chosen)
+    {
+        var required = RequiredCloseness.Of(_client, _today);
+        bool isShort = LineCloseness.Of(chosen.Fit) < required;
+        string lost = Reason.Loss(written, chosen, intent) ?? Reason.Decided(written, chosen, intent);
+        return LineCloseness.Judge(
+            chosen, lost, required, _client, _today, isShort ? _withPurchases.Value.Select(p => (p.Thing, Best(p.Search))) : []);
+
+        Share Best(SubstituteSearch search) =>
+            search.For(written, intent, Role.Main, _ => DoseWish.None, e => e.Pattern == written.Pattern && e.Line == written.Line).Candidates
+                .Select(c => LineCloseness.Of(c.Fit)).DefaultIfEmpty(Share.Zero).Max();
     }
 
     /// <summary>Homes change after a choice was made: the coach is told, not overruled in silence.</summary>

@@ -19,12 +19,18 @@ public sealed class SubstituteSearch(
 
     /// <param name="intent">What the line asks; null where it is copied, not computed.</param>
     /// <param name="wishes">Doses a coach has fixed by hand, by exercise id.</param>
-    public Choice For(Exercise written, Intent? intent, Role role, Func<string, DoseWish> wishes)
+    /// <param name="among">Narrows what is looked at; null for the whole catalogue.</param>
+    public Choice For(Exercise written, Intent? intent, Role role, Func<string, DoseWish> wishes, Func<Exercise, bool>? among = null)
     {
         var candidates = new List<Candidate>();
         var refused = new List<Refused>();
         foreach (var exercise in catalogue.Exercises)
         {
+            if (among is not null && !among(exercise))
+            {
+                continue;
+            }
+
             var likeness = Likeness(written, exercise);
             if (likeness.Fraction < WorthNaming)
             {

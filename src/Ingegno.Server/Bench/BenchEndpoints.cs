@@ -17,7 +17,8 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace Ingegno.Server.Bench;
 
 /// <summary>A text and the choices made by hand on it.</summary>
-public sealed record BenchForm(string Text, ImmutableArray<LineChoice> Choices);
+/// <param name="Ask">Catalogue ids every line answers for: "and why not this one?"</param>
+public sealed record BenchForm(string Text, ImmutableArray<LineChoice> Choices, ImmutableArray<string>? Ask = null);
 
 /// <summary>The text as rebuilt for this home now.</summary>
 /// <param name="AllGuessed">No lift is known and none could be read: every load stands on a wide guess.</param>
@@ -37,7 +38,7 @@ public sealed record PlanForm(string Text, ImmutableArray<LineChoice> Choices, l
 /// <summary>The Rebuild bench.</summary>
 internal static class BenchEndpoints
 {
-    private const int MostChoices = 1000;
+    private const int MostChoices = 1000, MostAsked = 20;
 
     internal static void MapBench(this RouteGroupBuilder api)
     {
@@ -56,7 +57,7 @@ internal static class BenchEndpoints
 
         return Problems(form.Choices, about.Rules) is { Length: > 0 } problems
             ? Answers.Invalid(problems)
-            : TypedResults.Ok(Rebuild(form.Text, form.Choices, about, clock));
+            : TypedResults.Ok(Rebuild(form, about, clock));
     }
 
     private static async Task<Results<Ok<PlanView>, ProblemHttpResult>> FindAsync(
@@ -95,32 +96,53 @@ internal static class BenchEndpoints
             return Answers.Invalid(problems);
         }
 
-        var view = Rebuild(form.Text, form.Choices, about, clock);
+        var view = Rebuild(new BenchForm(form.Text, form.Choices), about, clock);
         var plan = new Plan(form.Text, form.Choices, [.. view.Sessions.Select(Frozen)], clock.GetUtcNow());
         var result = await plans.SaveAsync(user.CoachId(), id, plan, form.Version);
         return result.Saved ? TypedResults.Ok(new PlanView(plan, result.Version, [])) : Answers.Stale();
     }
 
-    private static BenchView Rebuild(string text, ImmutableArray<LineChoice> choices, Case about, TimeProvider clock) =>
-        Rebuild(text, choices, about.Profile, about.Home, about.Rules, Today.ByThe(clock));
+    private static BenchView Rebuild(BenchForm form, Case about, TimeProvider clock) =>
+        Rebuild(form.Text, form.Choices, about.Profile, about.Home, about.Rules, Today.ByThe(clock), form.Ask?.Take(MostAsked).ToHashSet());
 
     internal static BenchView Rebuild(
-        string text, ImmutableArray<LineChoice> choices, ClientProfile client, Home home, HouseRules rules, DateOnly today)
+        string text, ImmutableArray<LineChoice> choices, ClientProfile client, Home home, HouseRules rules, DateOnly today,
+        HashSet<string>? ask = null)
     {
         var read = ProgrammeReader.Read(text, Catalogue.Shipped, client.Unit);
         var rebuild = new SessionRebuild(client, home, Catalogue.Shipped, rules, today, read.Programme);
         return new BenchView(
-            [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, choices))], read.Problems, rebuild.AllGuessed);
+            [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, choices, ask))], read.Problems, rebuild.AllGuessed);
     }
 
+    /// <summary>The session as it will be trained: in its order, with what was added to a line behind it.</summary>
     internal static PlannedSession Frozen(RebuiltSession session) =>
-        new(session.Title, session.Length, [.. session.Lines.Select(line => new PlannedLine(
-            line.Written.Number,
-            line.Written.Group is { } group ? group + (line.Written.PlaceInGroup > 0 ? line.Written.PlaceInGroup : "") : "",
+        new(session.Title, session.Length, [.. session.Lines.OrderBy(l => l.TrainedAt).SelectMany(Frozen)])
+        {
+            WarmUp = session.WarmUp,
+            CoolDown = session.CoolDown,
+        };
+
+    private static IEnumerable<PlannedLine> Frozen(RebuiltLine line)
+    {
+        string tag = line.Written.Group is { } group ? group + (line.Written.PlaceInGroup > 0 ? line.Written.PlaceInGroup : "") : "";
+        yield return Planned(line.Written.Number, tag, line.Chosen) with { Behind = line.Added.IsEmpty ? line.Behind : [] };
+        for (int i = 0; i < line.Added.Length; i++)
+        {
+            yield return Planned(line.Written.Number + (PlannedLine.AddedFrom * (i + 1)), tag.Length == 0 ? "+" : tag + "+", line.Added[i]) with
+            {
+                Behind = i == line.Added.Length - 1 ? line.Behind : [],
+            };
+        }
+
+        PlannedLine Planned(int number, string label, Alternative? done) => new(
+            number,
+            label,
             line.Written.Group,
             line.Written.Text,
-            line.Chosen is { } chosen ? string.Join(' ', new[] { chosen.Reason, chosen.Loss }.OfType<string>()) : "",
-            line.Chosen?.Prescription))]);
+            done is null ? line.WouldOpen ?? "" : string.Join(' ', new[] { done.Reason, done.Loss }.OfType<string>()),
+            done?.Prescription);
+    }
 
     private static InputProblem[] Problems(ImmutableArray<LineChoice> choices, HouseRules rules) =>
         choices.Length > MostChoices

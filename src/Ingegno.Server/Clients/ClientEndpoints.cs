@@ -41,7 +41,6 @@ internal static class ClientEndpoints
         api.MapPost("/clients", AddAsync).WithName("addClient");
         api.MapGet("/clients/{id}", FindAsync).WithName("getClient");
         api.MapPut("/clients/{id}", SaveAsync).WithName("saveClient");
-        api.MapGet("/catalogue", Catalogue).WithName("getCatalogue");
     }
 
     /// <summary>Clients ranked by the decision that waits, then by name.</summary>
@@ -71,7 +70,7 @@ internal static class ClientEndpoints
         var home = form.Home ?? new Home();
         InputProblem[] problems =
         [
-            .. ClientProblems.Of(form.Profile, Core.Exercises.Catalogue.Shipped).Select(p => p with { Path = "profile." + p.Path }),
+            .. ClientProblems.Of(form.Profile, Catalogue.Shipped).Select(p => p with { Path = "profile." + p.Path }),
             .. HomeProblems.Of(home).Select(p => p with { Path = "home." + p.Path }),
         ];
         if (problems.Length > 0)
@@ -93,7 +92,7 @@ internal static class ClientEndpoints
     private static async Task<Results<Ok<ClientView>, ValidationProblem, ProblemHttpResult>> SaveAsync(
         string id, ClientForm form, ClaimsPrincipal user, Storage.Clients clients, TimeProvider clock)
     {
-        var problems = ClientProblems.Of(form.Profile, Core.Exercises.Catalogue.Shipped);
+        var problems = ClientProblems.Of(form.Profile, Catalogue.Shipped);
         if (problems.Count > 0)
         {
             return Answers.Invalid(problems);
@@ -104,6 +103,4 @@ internal static class ClientEndpoints
             : result.Version == 0 ? Answers.Missing("client")
             : Answers.Stale();
     }
-
-    private static Ok<ImmutableArray<Exercise>> Catalogue() => TypedResults.Ok(Core.Exercises.Catalogue.Shipped.Exercises);
 }

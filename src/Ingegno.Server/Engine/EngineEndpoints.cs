@@ -21,6 +21,7 @@ internal static class EngineEndpoints
         engine.MapPost("/weighing", PackingEngine.Weigh).WithName("weighing");
         engine.MapPost("/band-fit", BandEngine.Fit).WithName("bandFit");
         engine.MapPost("/band-setting", BandEngine.Set).WithName("bandSetting");
+        engine.MapPost("/substitutes", SubstitutesEngine.Find).WithName("substitutes");
         engine.MapPost("/body-share", BodyShareEngine.Share).WithName("bodyShare");
     }
 

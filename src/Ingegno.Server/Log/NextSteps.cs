@@ -47,7 +47,8 @@ internal static class NextSteps
                 step = today.Against.IsEmpty
                     ? NextStep.For(
                         prescription, exercise, today.Implement, client, anchors.For(exercise), rules,
-                        [.. logs.Where(l => l.Load.Grams == prescription.Load.Grams)])
+                        [.. logs.Where(l => l.Load.Grams == prescription.Load.Grams)],
+                        exercise.Harder is [var up, ..] ? Catalogue.Shipped.Find(up.Exercise) : null)
                     : NextStep.NotAsPlanned(prescription, today.Against);
             }
 

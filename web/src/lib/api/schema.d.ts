@@ -84,22 +84,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/catalogue": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["getCatalogue"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/clients/{id}/places": {
         parameters: {
             query?: never;
@@ -237,6 +221,70 @@ export interface paths {
         };
         get: operations["getPlan"];
         put: operations["savePlan"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCatalogue"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drills": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["drills"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["schools"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/possible": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["possible"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -388,6 +436,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engine/substitutes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["substitutes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engine/body-share": {
         parameters: {
             query?: never;
@@ -413,6 +477,10 @@ export interface components {
             prescription: components["schemas"]["Prescription"];
             fit: components["schemas"]["Fit"];
             reason: string;
+            /** @description House rules and traits that changed its rank, its cues or its dose. */
+            leanings: components["schemas"]["Leaning"][];
+            /** @description A sentence naming the part of the fit that decided its place. */
+            decided: string;
             /** @description What it costs, in words; null when nothing worth a word is lost. */
             loss: null | string;
             /** @description True when the loss is one a coach should decide on: effect left open, or the pattern gone. */
@@ -444,8 +512,11 @@ export interface components {
          * @enum {unknown}
          */
         AnchorBasis: "lifted" | "transferred" | "levelAndBodyMass";
-        /** @enum {unknown} */
-        AnchorZone: "low" | "middle" | "high" | null;
+        /**
+         * @description Where a band or strap is tied, by the body.
+         * @enum {unknown}
+         */
+        AnchorZone: "low" | "middle" | "high";
         /** @description An exercise, or all with an attribute, that is not to be given, with the coach's reason. */
         Ban: {
             /** @description Catalogue id; null when an attribute is banned. */
@@ -570,6 +641,8 @@ export interface components {
         BenchForm: {
             text: string;
             choices: components["schemas"]["LineChoice"][];
+            /** @description Catalogue ids every line answers for: "and why not this one?" */
+            ask: null | string[];
         };
         /** @description The text as rebuilt for this home now. */
         BenchView: {
@@ -715,6 +788,8 @@ export interface components {
             traits: components["schemas"]["Trait"][];
             /** @description Catalogue ids of what the client cannot do yet, though level alone would allow it. */
             notYet: string[];
+            /** @description Sides of the schools agreed with this client, against the practice's. */
+            teachings: components["schemas"]["Teaching"][];
             health: components["schemas"]["HealthScreen"];
             /** @description Never given to this client, beside what the practice bans. */
             bans: components["schemas"]["Ban"][];
@@ -732,6 +807,11 @@ export interface components {
             /** @description How closely home must copy the gym. */
             closeness: components["schemas"]["Share"];
         };
+        /**
+         * @description What to do about a main lift that home does not copy closely enough.
+         * @enum {unknown}
+         */
+        ClosenessVerdict: "kept" | "buy" | "borrow" | "accept";
         /** @description A coach as shown to herself. */
         CoachView: {
             id: string;
@@ -833,6 +913,55 @@ export interface components {
             /** @description The stand-in that ships, as no address of a real one was given. */
             simulated: boolean;
         };
+        /**
+         * @description A warm-up, mobility or cool-down item. In contrast to an Exercise it has no load and no maximum: it is
+         *     given as it stands, chosen by what the day trains or by a screen that failed.
+         */
+        Drill: {
+            /** @description Lower case, hyphens; stable for ever. */
+            id: string;
+            name: string;
+            synonyms: string[];
+            kind: components["schemas"]["DrillKind"];
+            /** @description Patterns it prepares for; empty for all. */
+            patterns: components["schemas"]["Pattern"][];
+            /** @description Muscles it wakes or stretches. */
+            muscles: components["schemas"]["Muscle"][];
+            /** @description Joints it moves. */
+            joints: components["schemas"]["Joint"][];
+            opens: null | components["schemas"]["Screen"];
+            for: null | components["schemas"]["Trait"];
+            dose: components["schemas"]["DrillDose"];
+            perSide: boolean;
+            /** @description Clear floor over stature. */
+            floorOfStature: components["schemas"]["Share"];
+            noise: components["schemas"]["Noise"];
+            /** @description Answers of the health screen with which it is not given. */
+            conditions: components["schemas"]["HealthQuestion"][];
+            cautions: string[];
+            setUp: string[];
+            cues: string[];
+        };
+        /** @description How much of a drill: sets of a count between low and high. */
+        DrillDose: {
+            /** Format: int32 */
+            sets: number;
+            /** Format: int32 */
+            low: number;
+            /** Format: int32 */
+            high: number;
+            unit: components["schemas"]["DrillUnit"];
+        };
+        /**
+         * @description What a drill is for, in the order of a session.
+         * @enum {unknown}
+         */
+        DrillKind: "raise" | "loosen" | "steady" | "switchOn" | "mobility" | "breathing" | "stretch";
+        /**
+         * @description What a drill counts.
+         * @enum {unknown}
+         */
+        DrillUnit: "seconds" | "repetitions" | "breaths" | "steps";
         /**
          * Format: double
          * @description seconds
@@ -940,11 +1069,13 @@ export interface components {
             cautions: string[];
             setUp: string[];
             cues: string[];
+            /** @description The knees travel well past the toes; out where a coach keeps them behind. */
+            kneesForward: boolean;
             /** @description What usually goes wrong, for the coach's eye. */
             faults: string[];
         };
         /** @enum {unknown} */
-        ExerciseAttribute: "jumps" | "behindTheBodyDips" | "pressingOverhead" | "hanging" | "upsideDown" | "spinalFlexion" | "kneeling" | "oneLegBalance" | "bands" | null;
+        ExerciseAttribute: "jumps" | "behindTheBodyDips" | "pressingOverhead" | "hanging" | "upsideDown" | "spinalFlexion" | "kneeling" | "oneLegBalance" | "bands" | "deadliftsFromTheFloor" | "loadedRotation" | null;
         /**
          * @description Exercises that lead into one another; one catalogue file each, and one connected ladder.
          * @enum {unknown}
@@ -1155,6 +1286,20 @@ export interface components {
              */
             feetOut: null | number;
         };
+        /** @description A drill as it stands in a session, with the reason it is there. */
+        GivenDrill: {
+            /** @description Catalogue id. */
+            drill: string;
+            name: string;
+            kind: components["schemas"]["DrillKind"];
+            /** @description "3 x 30 s", "6 to 10 a side". */
+            dose: string;
+            /** @description "The deep squat screen was not passed." */
+            why: string;
+            setUp: string[];
+            cues: string[];
+            cautions: string[];
+        };
         /**
          * @description What the client trains for now.
          * @enum {unknown}
@@ -1274,6 +1419,15 @@ export interface components {
             weights: components["schemas"]["FitWeights"];
             /** @description Never given in this practice; each entry is named as the reason of a refusal. */
             bans: components["schemas"]["Ban"][];
+            /** @description Sides taken in the schools against their defaults; at most one a school counts, the first. */
+            teachings: components["schemas"]["Teaching"][];
+            /**
+             * Format: int32
+             * @description Most ways at once in which a repetition is made slower or paused, legs and upper body (coach).
+             */
+            techniquesOnLegs: number;
+            /** Format: int32 */
+            techniquesOnUpperBody: number;
             /** @description Catalogue ids this coach likes to give: of nearly equal fits these come first. */
             preferred: string[];
             /** @description Catalogue ids that are off by default and allowed here, screens permitting. */
@@ -1354,6 +1508,7 @@ export interface components {
             rest: components["schemas"]["Duration"];
             /** @description Work and rests of the partners of a superset between two sets. */
             partnerTime: components["schemas"]["Duration"];
+            cap: null | components["schemas"]["Demand"];
             /** @description The maximum it was read with. */
             anchor: components["schemas"]["StrengthAnchor"];
             /** @description What had to be assumed or does not add up, in words. */
@@ -1564,6 +1719,24 @@ export interface components {
             reach: components["schemas"]["Length"];
         };
         /**
+         * @description A house rule or a trait of the client that leans on one exercise: it ranks it lower or higher, adds a cue, or both. In
+         *     contrast to a Refusal it never takes the exercise away.
+         */
+        Leaning: {
+            /** @description The rule or trait by name; stands on the changed line. */
+            name: string;
+            /**
+             * Format: double
+             * @description What the fit is multiplied by; 1 for a cue alone.
+             * @default 1
+             */
+            worth: number;
+            /** @description Added to the exercise's own cues; null for none. */
+            cue: null | string;
+            /** @description What it changed in the dose, in words; null for nothing. */
+            dose: null | string;
+        };
+        /**
          * Format: double
          * @description metres, three decimals
          */
@@ -1609,6 +1782,28 @@ export interface components {
              * @description seconds
              */
             rest: null | number;
+            /**
+             * @description One exercise only, though a second would cover more.
+             * @default false
+             */
+            alone: boolean;
+            /**
+             * @description Kept when the session is built anew.
+             * @default false
+             */
+            pinned: boolean;
+        };
+        /** @description How closely a main lift is copied, held against what this client needs; apart from the fit. */
+        LineCloseness: {
+            verdict: components["schemas"]["ClosenessVerdict"];
+            /** @description Direction times kind times dose of the stand-in: all three must hold. */
+            reached: components["schemas"]["Share"];
+            required: components["schemas"]["Share"];
+            /** @description The thing that brings it closest, null where none does. */
+            with: null | string;
+            reachedWith: null | components["schemas"]["Share"];
+            /** @description What will not be kept and what would change it. */
+            sentence: string;
         };
         /**
          * @description Where the resistance pulls or presses from, seen from the body.
@@ -1864,12 +2059,16 @@ export interface components {
             written: string;
             why: string;
             prescription: null | components["schemas"]["Prescription"];
+            /** @description Mobility work behind this line. */
+            behind: components["schemas"]["GivenDrill"][];
         };
         /** @description One prescribed session of a saved plan. */
         PlannedSession: {
             title: string;
             length: components["schemas"]["Duration"];
             lines: components["schemas"]["PlannedLine"][];
+            warmUp: components["schemas"]["GivenDrill"][];
+            coolDown: components["schemas"]["GivenDrill"][];
         };
         /** @description So many plates of one mass. */
         Plates: {
@@ -1924,6 +2123,14 @@ export interface components {
          * @enum {unknown}
          */
         PoseSupport: "feet" | "handsAndFeet" | "handsAndKnees" | "shouldersAndFeet" | "hands" | "back" | "seat" | "front";
+        /** @description Whether a client can do an exercise in a home, and how, or what stands against it. */
+        Possibility: {
+            exercise: string;
+            possible: boolean;
+            /** @description Where things stand and what is held, of the first set-up; empty when nothing is needed or it is refused. */
+            how: string[];
+            against: components["schemas"]["Refusal"][];
+        };
         /** @description By which rules a coach works: house rules with the weights of the fit, and the price list. */
         Practice: {
             rules: components["schemas"]["HouseRules"];
@@ -1975,6 +2182,7 @@ export interface components {
             supports: components["schemas"]["Support"][];
             /** @description Where things stand: "Feet: Berth, 44 cm". */
             placement: string[];
+            purpose: null | components["schemas"]["Purpose"];
             setUp: string[];
             cues: string[];
             cautions: string[];
@@ -2010,6 +2218,8 @@ export interface components {
             /** @description Somewhere longer than the longest pull that was read. */
             pastMeasured: boolean;
         };
+        /** @enum {unknown} */
+        Purpose: "growth" | "strength" | "skill" | "jointCare" | "activation" | "conditioning" | null;
         /**
          * @description What a strength ratio compares.
          * @default external
@@ -2049,6 +2259,19 @@ export interface components {
             role: components["schemas"]["Role"];
             intent: null | components["schemas"]["Intent"];
             chosen: null | components["schemas"]["Alternative"];
+            /** @description Done back to back with the chosen one, where it covers too little alone; empty for most lines. */
+            added: components["schemas"]["Alternative"][];
+            covered: null | components["schemas"]["Share"];
+            /**
+             * Format: int32
+             * @description Where the line is trained, from 1; another place than its own by house rule.
+             */
+            trainedAt: number;
+            /** @description Mobility work behind this line, for a screen that was not passed. */
+            behind: components["schemas"]["GivenDrill"][];
+            closeness: null | components["schemas"]["LineCloseness"];
+            /** @description What would open it, where nothing is possible; null otherwise. */
+            wouldOpen: null | string;
             /** @description True when a coach chose the exercise by hand. */
             chosenByHand: boolean;
             /** @description Why the exercise a coach chose by hand is not used any more; null while it is, or none was chosen. */
@@ -2064,6 +2287,9 @@ export interface components {
             title: string;
             lines: components["schemas"]["RebuiltLine"][];
             length: components["schemas"]["Duration"];
+            /** @description Before the session; half the day's repetitions of the first exercise follow. */
+            warmUp: components["schemas"]["GivenDrill"][];
+            coolDown: components["schemas"]["GivenDrill"][];
         };
         /** @description How a load is put together, in words a client can follow. */
         Recipe: {
@@ -2085,7 +2311,7 @@ export interface components {
          * @description What an exercise failed on.
          * @enum {unknown}
          */
-        RefusalCause: "kit" | "room" | "safety" | "screen" | "joint" | "skill" | "houseRule" | "ban" | "dose";
+        RefusalCause: "kit" | "room" | "safety" | "screen" | "joint" | "health" | "skill" | "houseRule" | "ban" | "dose";
         /** @description An exercise that was looked at and refused, with its reasons. */
         RefusedAlternative: {
             exercise: string;
@@ -2144,6 +2370,16 @@ export interface components {
          * @enum {unknown}
          */
         ScaleKind: "bathroom" | "luggage" | "kitchen";
+        /**
+         * @description A question on which coaches differ, with the sides they take. All are common practice; where a side is called the usual
+         *     one, the reason says why.
+         */
+        School: {
+            question: string;
+            /** @description The first is the default. */
+            sides: components["schemas"]["TaughtSide"][];
+            why: string;
+        };
         /**
          * @description A screen of movement that must not have failed before the exercise is given.
          * @enum {unknown}
@@ -2289,7 +2525,7 @@ export interface components {
          * @description What to do with a line next week.
          * @enum {unknown}
          */
-        StepKind: "stop" | "hold" | "load" | "repetitions";
+        StepKind: "stop" | "hold" | "load" | "repetitions" | "rest" | "variation";
         /** @description The lines whose proposed step is taken, and the plan's version they were seen at. */
         StepsForm: {
             lines: number[];
@@ -2339,6 +2575,26 @@ export interface components {
              */
             holdLimit: null | number;
         };
+        /** @description One written line, who and where. */
+        SubstitutesForm: {
+            /** @description In the notation of docs/formats.md, such as "Front squat 4 x 6 @ 72.5 kg". */
+            line: string;
+            client: components["schemas"]["ClientProfile"];
+            home: components["schemas"]["Home"];
+            rules: null | components["schemas"]["HouseRules"];
+            /** @description Catalogue ids to answer for, however far down they come. */
+            ask: null | string[];
+            /**
+             * Format: date
+             * @description Day of use, on which passes must still hold; null for today.
+             */
+            on: null | string;
+        };
+        /** @description What can stand in for the line, best first, and what was refused and why. */
+        SubstitutesView: {
+            line: components["schemas"]["RebuiltLine"];
+            problems: components["schemas"]["TextProblem"][];
+        };
         /** @description A fixture a prescription leans on. */
         Support: {
             /** @description Id within the home. */
@@ -2368,6 +2624,16 @@ export interface components {
          * @enum {unknown}
          */
         SurfaceUse: "handsRaised" | "kneeling" | "floor" | "feetRaised" | "rowUnder";
+        /** @description One side of a school, in few words as it stands on a changed line. */
+        TaughtSide: {
+            teaching: components["schemas"]["Teaching"];
+            words: string;
+        };
+        /**
+         * @description What coaches are taught differently. Each belongs to one School; the first of a school is its default.
+         * @enum {unknown}
+         */
+        Teaching: "restToRepeat" | "restShort" | "reserveKept" | "toFailure" | "biggestFirst" | "weakestRangeFirst" | "lockOut" | "keepTension" | "bladesFree" | "bladesBack" | "kneesMayPass" | "kneesBehindToes" | "benchDipsOff" | "benchDipsWithScreen" | "lungesOneSide" | "lungesAlternating" | "rearStrict" | "rearSmallSwing" | "bridgesRibsDown" | "bridgesArched" | "spineMayFlex" | "spineLengthens" | "rotationUnloaded" | "rotationLoaded" | "rotationOff" | "unsteadyAsTool" | "unsteadyAvoided" | "loadFirst" | "milestones" | "density" | "facePullTurnedOut" | "facePullThumbsDown" | "thumbsDownOffWhenSore" | "thumbsDownAllowed" | "pushUpsByHigherHands" | "pushUpsByKneeling" | "depthPainFree" | "depthParallel" | "pauseAtHardest" | "pauseAtLong" | "liftEvenly" | "liftFast" | "warmUpAlways" | "warmUpAsNeeded" | "holdsToFatigue" | "holdsToComfort";
         /**
          * @description Ways to make a set harder without load.
          * @enum {unknown}
@@ -2479,6 +2745,7 @@ export interface components {
             tempo: null | components["schemas"]["Tempo"];
             rest: null | components["schemas"]["Duration"];
             perSide: boolean;
+            purpose: null | components["schemas"]["Purpose"];
         };
     };
     responses: never;
@@ -2690,26 +2957,6 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
-                };
-            };
-        };
-    };
-    getCatalogue: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Exercise"][];
                 };
             };
         };
@@ -3095,6 +3342,90 @@ export interface operations {
             };
         };
     };
+    getCatalogue: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Exercise"][];
+                };
+            };
+        };
+    };
+    drills: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Drill"][];
+                };
+            };
+        };
+    };
+    schools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["School"][];
+                };
+            };
+        };
+    };
+    possible: {
+        parameters: {
+            query?: {
+                place?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Possibility"][];
+                };
+            };
+        };
+    };
     getProgress: {
         parameters: {
             query?: never;
@@ -3363,6 +3694,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BandSettingView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    substitutes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SubstitutesForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SubstitutesView"];
                 };
             };
             /** @description Bad Request */

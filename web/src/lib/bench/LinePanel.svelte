@@ -1,19 +1,27 @@
 <script lang="ts">
-	import type { LineChoice, RebuiltLine } from '$lib/api/client';
+	import type { Alternative, LineChoice, RebuiltLine } from '$lib/api/client';
 	import BudgetChart from '$lib/drawing/BudgetChart.svelte';
 	import FitBars from '$lib/drawing/FitBars.svelte';
 	import Ruler from '$lib/drawing/Ruler.svelte';
 	import { clock, massWithUnit, shownMass, type MassUnit } from '$lib/units';
+	import ExercisePick from '$lib/client/ExercisePick.svelte';
 	import Computation from './Computation.svelte';
+	import Leanings from './Leanings.svelte';
 	import TempoDial from './TempoDial.svelte';
 
 	/** The line in hand: what stands in, what else could, which load, which tempo, and what the forecast says. */
 	interface Props {
 		line: RebuiltLine;
 		unit: MassUnit;
+		/** Exercises by id, for asking after one that is not listed. */
+		names: Map<string, string>;
+		asked: string | null;
+		alone: boolean;
 		onchoose: (change: Partial<LineChoice>) => void;
+		onask: (exercise: string) => void;
+		oncompare: (other: Alternative) => void;
 	}
-	let { line, unit, onchoose }: Props = $props();
+	let { line, unit, names, asked, alone, onchoose, onask, oncompare }: Props = $props();
 
 	const chosen = $derived(line.chosen);
 	const intent = $derived(line.intent);
@@ -21,6 +29,19 @@
 	const wanted = $derived(
 		chosen && chosen.wantedLoad !== null && chosen.wantedLoad > 0 ? chosen.wantedLoad : null
 	);
+
+	/** Where the exercise asked after stands: its place, or what stands against it. */
+	const answer = $derived.by(() => {
+		if (!asked) return '';
+		const place = line.alternatives.findIndex((a) => a.prescription.exercise === asked);
+		const found = line.alternatives[place];
+		if (found)
+			return `fits ${found.fit.score.toFixed(2)}, listed at ${place + 1}. ${found.reason} ${found.loss ?? found.decided}`;
+		const refused = line.refused.find((r) => r.exercise === asked);
+		return refused
+			? `${refused.reasons.map((r) => r.reason).join('; ')}.`
+			: 'trains too little of what this line asks to stand in for it.';
+	});
 
 	function take(exercise: string) {
 		onchoose({ exercise, load: null, repetitions: null, tempo: null, rest: null });
@@ -36,6 +57,12 @@
 		No load to compare: the written count is kept.
 	{/if}
 </p>
+{#if line.closeness && line.closeness.verdict !== 'kept'}
+	<p class="border-accent bg-decide mb-1 border-l-4 px-2 py-1 text-[12.5px]">
+		Copied to {line.closeness.reached.toFixed(2)}, needed {line.closeness.required.toFixed(2)}. {line
+			.closeness.sentence}
+	</p>
+{/if}
 {#each intent?.notes ?? [] as note (note)}<p class="text-accent mb-1 text-[12.5px]">{note}</p>{/each}
 
 <ol class="mb-1">
@@ -43,27 +70,39 @@
 		{@const on =
 			alternative === chosen || alternative.prescription.exercise === chosen?.prescription.exercise}
 		<li>
-			<button
-				class="border-base-300 grid w-full grid-cols-[16px_1fr_78px] items-start gap-1.5 border-t px-1.5 py-1 text-left text-[13px] {on
+			<div
+				class="border-base-300 grid grid-cols-[1fr_78px] items-start border-t {on
 					? 'bg-decide rounded-sm'
 					: ''}"
-				aria-pressed={on}
-				onclick={() => take(alternative.prescription.exercise)}
 			>
-				<span class="text-soft font-semibold">{i + 1}</span>
-				<span class="min-w-0">
-					<b class="block truncate">{alternative.prescription.name}</b>
-					<span
-						class="text-soft block truncate text-xs"
-						title="{alternative.reason} {alternative.loss ?? ''}"
-					>
-						{alternative.prescription.countInWords}, fits {alternative.fit.score.toFixed(2)}{alternative.loss
-							? `. ${alternative.loss}`
-							: ''}
+				<button
+					class="grid min-w-0 grid-cols-[16px_1fr] items-start gap-1.5 px-1.5 py-1 text-left text-[13px]"
+					aria-pressed={on}
+					onclick={() => take(alternative.prescription.exercise)}
+				>
+					<span class="text-soft font-semibold">{i + 1}</span>
+					<span class="min-w-0">
+						<b class="block truncate">{alternative.prescription.name}</b>
+						<span
+							class="text-soft block truncate text-xs"
+							title="{alternative.reason} {alternative.loss ?? ''} {alternative.decided}"
+						>
+							{alternative.fit.score.toFixed(2)}, {alternative.prescription.countInWords}. {alternative.leanings.find(
+								(l) => l.worth !== 1
+							)
+								? `${alternative.leanings.find((l) => l.worth !== 1)?.name}.`
+								: (alternative.loss ?? alternative.decided)}
+						</span>
 					</span>
-				</span>
-				<FitBars fit={alternative.fit} />
-			</button>
+				</button>
+				<button
+					class="py-1"
+					disabled={on}
+					title={on ? 'in force' : 'compare with the one in force'}
+					aria-label="Compare {alternative.prescription.name} with the one in force"
+					onclick={() => oncompare(alternative)}><FitBars fit={alternative.fit} /></button
+				>
+			</div>
 		</li>
 	{/each}
 	{#each line.refused.slice(0, 2) as refused (refused.exercise)}
@@ -84,6 +123,35 @@
 			{/each}
 		</ul>
 	</details>
+{/if}
+
+<div class="my-1">
+	<ExercisePick {names} label="and why not…" go="ask" onpick={onask} />
+	{#if asked && answer}
+		<p class="mt-0.5 text-[12.5px]" role="status">
+			<b>{names.get(asked)}</b>: {answer}
+		</p>
+	{/if}
+</div>
+
+{#if chosen}
+	<p class="text-[12.5px]">{chosen.decided}</p>
+	<Leanings leanings={chosen.leanings} />
+{/if}
+{#if line.added.length > 0 || alone}
+	<label class="mt-1 flex items-center gap-2 text-[12.5px]">
+		<input
+			type="checkbox"
+			class="checkbox checkbox-xs"
+			checked={!alone}
+			onchange={(event) => onchoose({ alone: !event.currentTarget.checked })}
+		/>
+		<span>
+			{line.added.length > 0
+				? `with ${line.added.map((a) => a.prescription.name.toLowerCase()).join(' and ')} back to back: ${line.covered !== null ? Math.round(line.covered * 100) : 0} % of the muscles covered`
+				: 'add a second exercise where one covers too little'}
+		</span>
+	</label>
 {/if}
 
 {#if chosen && chosen.prescription.cautions.length > 0}

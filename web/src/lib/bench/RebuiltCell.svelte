@@ -5,10 +5,13 @@
 	/** One line as rebuilt: exercise, dose, and why. */
 	interface Props {
 		line: RebuiltLine;
+		byHand: boolean;
 		pinned: boolean;
+		/** Its own place in the session, from 1. */
+		place: number;
 		onrename: (name: string) => void;
 	}
-	let { line, pinned, onrename }: Props = $props();
+	let { line, byHand, pinned, place, onrename }: Props = $props();
 	const chosen = $derived(line.chosen);
 	const prescription = $derived(chosen?.prescription);
 </script>
@@ -16,7 +19,12 @@
 {#if chosen && prescription}
 	<div class="font-display text-[15px] leading-tight font-semibold">
 		{prescription.name}{#if prescription.load > 0}, {prescription.loadInWords.split('. ')[0]}{/if}
-		{#if pinned}<span class="text-soft font-sans text-xs font-normal">, set by hand</span>{/if}
+		{#if pinned}<span class="text-soft font-sans text-xs font-normal">, kept</span>{:else if byHand}<span
+				class="text-soft font-sans text-xs font-normal">, set by hand</span
+			>{/if}
+		{#if line.trainedAt !== place}<span class="text-accent font-sans text-xs font-normal"
+				>, trained at place {line.trainedAt} by house rule</span
+			>{/if}
 	</div>
 	<div class="text-[15px]">
 		{prescription.countInWords}
@@ -30,7 +38,29 @@
 		{#if line.lapsedChoice}<span class="text-accent">{line.lapsedChoice}</span>{/if}
 		{chosen.reason}
 		{#if chosen.loss}<span class={chosen.lossMatters ? 'text-accent' : ''}>{chosen.loss}</span>{/if}
+		{#if line.closeness && line.closeness.verdict !== 'kept'}
+			<span class="text-accent font-semibold"
+				>{line.closeness.verdict === 'accept'
+					? 'Accept what is not kept.'
+					: `${line.closeness.verdict === 'buy' ? 'Buy' : 'Borrow'}: ${line.closeness.with?.toLowerCase()}.`}</span
+			>
+		{/if}
 	</div>
+	{#each line.added as added (added.prescription.exercise)}
+		<div class="mt-0.5 text-[13px]">
+			<span class="text-soft">then at once</span>
+			<b>{added.prescription.name}</b>
+			{added.prescription.countInWords}{added.prescription.load !== 0
+				? `, ${added.prescription.loadInWords.split('. ')[0]}`
+				: ''}
+		</div>
+	{/each}
+	{#each line.behind as drill (drill.drill)}
+		<div class="mt-0.5 text-[13px]">
+			<span class="text-soft">then</span> <b>{drill.name}</b>
+			{drill.dose} <span class="text-soft">because {drill.why}</span>
+		</div>
+	{/each}
 {:else if line.outcome === 'unknown'}
 	<div class="text-accent font-display text-[15px] font-semibold">
 		“{line.written.exerciseName}” is not in the catalogue
@@ -46,10 +76,8 @@
 		{/if}
 	</div>
 {:else}
-	<div class="text-accent font-display text-[15px] font-semibold">Nothing safe for this line here</div>
+	<div class="text-accent font-display text-[15px] font-semibold">Nothing stands in here</div>
 	<div class="line-clamp-2 text-[13px]">
-		{#if line.refused[0]}{line.refused[0].name}: {line.refused[0].reasons
-				.map((r) => r.reason)
-				.join('; ')}.{/if}
+		{line.wouldOpen ?? ''}
 	</div>
 {/if}

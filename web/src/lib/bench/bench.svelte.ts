@@ -29,6 +29,8 @@ export class Bench {
 	restored = $state(false);
 	savedAt = $state<string | null>(null);
 	past = $state.raw<Draft[]>([]);
+	/** An exercise every line is asked about, however far down it comes. */
+	asked = $state<string | null>(null);
 
 	readonly #client: string;
 	#version = 0;
@@ -58,7 +60,7 @@ export class Bench {
 			const view = await ask(
 				api.POST('/api/clients/{id}/bench', {
 					params: { path: { id: this.#client } },
-					body: { text: this.text, choices: this.choices }
+					body: { text: this.text, choices: this.choices, ask: this.asked ? [this.asked] : null }
 				})
 			);
 			if (ticket !== this.#asked) return;
@@ -82,6 +84,28 @@ export class Bench {
 	choose(line: RebuiltLine, change: Partial<LineChoice>): Promise<void> {
 		const before = this.choiceFor(line) ?? blank(line);
 		return this.#replace(line, { ...before, ...change });
+	}
+
+	/** "And why not this one?" */
+	askAfter(exercise: string): Promise<void> {
+		this.asked = exercise;
+		return this.rebuild();
+	}
+
+	/** Keeps a line as it stands, or lets it go again: a pinned line stays when the session or week is built anew. */
+	pin(line: RebuiltLine): Promise<void> {
+		const before = this.choiceFor(line);
+		return this.choose(line, { pinned: !before?.pinned });
+	}
+
+	/** Builds these lines anew; what is pinned stays. */
+	releaseAll(lines: RebuiltLine[]): Promise<void> {
+		this.#remember();
+		this.choices = this.choices.filter(
+			(c) => c.pinned || !lines.some((l) => l.written.number === c.line && l.written.text === c.text)
+		);
+		this.#keepDraft();
+		return this.rebuild();
 	}
 
 	/** Forgets everything fixed on a line, so that it is worked out anew. */
@@ -193,7 +217,9 @@ function blank(line: RebuiltLine): LineChoice {
 		load: null,
 		repetitions: null,
 		tempo: null,
-		rest: null
+		rest: null,
+		alone: false,
+		pinned: false
 	};
 }
 

@@ -3,9 +3,11 @@
 	interface Props {
 		names: Map<string, string>;
 		label: string;
+		/** What the button says. */
+		go?: string;
 		onpick: (id: string) => void;
 	}
-	let { names, label, onpick }: Props = $props();
+	let { names, label, go = 'add', onpick }: Props = $props();
 	let typed = $state('');
 	let wrong = $state(false);
 	const list = $props.id();
@@ -37,6 +39,6 @@
 	<datalist id={list}>
 		{#each names as [id, name] (id)}<option value={name}></option>{/each}
 	</datalist>
-	<button type="button" class="btn btn-xs" onclick={pick}>add</button>
+	<button type="button" class="btn btn-xs" onclick={pick}>{go}</button>
 	{#if wrong}<span class="text-accent text-[12px]" role="alert">pick a name from the list</span>{/if}
 </span>

@@ -18,6 +18,7 @@ export const newProfile = (): ClientProfile => ({
 	soreJoints: [],
 	screens: [],
 	traits: [],
+	teachings: [],
 	notYet: [],
 	health: { answers: [], clearedBy: null, clearedOn: null, note: '' },
 	bans: [],

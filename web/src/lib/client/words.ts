@@ -85,7 +85,9 @@ export const ATTRIBUTES = {
 	spinalFlexion: 'crunching the spine',
 	kneeling: 'kneeling',
 	oneLegBalance: 'balancing on one leg',
-	bands: 'bands'
+	bands: 'bands',
+	deadliftsFromTheFloor: 'deadlifts from the floor',
+	loadedRotation: 'turning under load'
 } as const;
 
 /** "lowerBack" as a coach says it: "lower back". */

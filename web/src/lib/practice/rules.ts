@@ -21,6 +21,12 @@ export const RULES: { key: NumberRule; words: string; why: string }[] = [
 	{ key: 'slowestLowering', words: 'Slowest lowering, seconds', why: '3 to 5 is usual, 10 the very most' },
 	{ key: 'slowestLifting', words: 'Slowest lifting, seconds', why: 'equal counts both ways at most' },
 	{ key: 'longestPause', words: 'Longest pause, seconds', why: 'at the hard end' },
+	{
+		key: 'techniquesOnLegs',
+		words: 'Techniques at once on legs',
+		why: 'slower, paused: each is one'
+	},
+	{ key: 'techniquesOnUpperBody', words: 'Techniques at once on the upper body', why: 'one is usual' },
 	{ key: 'passDays', words: 'Days a passed fixture stays passed', why: 'moving home ends it too' }
 ];
 

@@ -53,6 +53,11 @@
 		{theme === 'day' ? 'Night' : 'Day'}
 	</button>
 	<a
+		href="/catalogue{client ? `?client=${client.id}` : ''}"
+		class="text-[13px] underline underline-offset-2"
+		aria-current={page.url.pathname === '/catalogue' ? 'page' : undefined}>Catalogue</a
+	>
+	<a
 		href="/practice"
 		class="text-[13px] underline underline-offset-2"
 		aria-current={page.url.pathname === '/practice' ? 'page' : undefined}>Practice</a

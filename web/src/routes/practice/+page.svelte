@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { api, ask, messageOf, type HouseRules, type Practice } from '$lib/api/client';
+	import SchoolList from '$lib/practice/SchoolList.svelte';
 	import BanList from '$lib/client/BanList.svelte';
 	import NumberField from '$lib/home/NumberField.svelte';
 	import { DEFAULT_REASONS, FIT_PARTS, RULES } from '$lib/practice/rules';
@@ -17,7 +18,6 @@
 	const names = $derived(
 		new Map(data.catalogue.filter((e) => e.setting !== 'gym').map((e) => [e.id, e.name]))
 	);
-	const off = $derived(data.catalogue.filter((e) => e.offByDefault !== null));
 	const rules = $derived(practice.rules);
 
 	/** Changes follow each other in line; a refused one leaves what was saved. */
@@ -72,26 +72,12 @@
 					<NumberField small label={words} value={rules[key]} onread={(n) => rule({ [key]: n ?? 0 })} />
 				</div>
 			{/each}
-			{#each off as exercise (exercise.id)}
-				<label class="border-rule flex items-center gap-2 border-t py-1 text-[13px]">
-					<input
-						type="checkbox"
-						class="checkbox checkbox-sm"
-						checked={rules.allowed.includes(exercise.id)}
-						onchange={(event) =>
-							rule({
-								allowed: event.currentTarget.checked
-									? [...rules.allowed, exercise.id]
-									: rules.allowed.filter((id) => id !== exercise.id)
-							})}
-					/>
-					<span
-						>allow {exercise.name.toLowerCase()}, screens passed<span class="text-soft block text-[12px]"
-							>off by default: {exercise.offByDefault}</span
-						></span
-					>
-				</label>
-			{/each}
+			<h2 class="mt-4 mb-1 text-[16px]">Schools</h2>
+			<SchoolList
+				schools={data.schools}
+				taken={rules.teachings}
+				onchange={(teachings) => rule({ teachings })}
+			/>
 		</section>
 		<section aria-label="Weights of the fit">
 			<h2 class="mb-1 text-[16px]">What makes a good stand-in</h2>

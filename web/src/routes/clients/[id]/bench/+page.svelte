@@ -1,8 +1,10 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import type { LineChoice } from '$lib/api/client';
+	import type { Alternative, LineChoice } from '$lib/api/client';
 	import { Bench } from '$lib/bench/bench.svelte';
+	import Compare from '$lib/bench/Compare.svelte';
 	import LinePanel from '$lib/bench/LinePanel.svelte';
+	import Drills from '$lib/bench/Drills.svelte';
 	import RebuiltCell from '$lib/bench/RebuiltCell.svelte';
 	import ProgrammeEditor from '$lib/bench/ProgrammeEditor.svelte';
 	import WrittenCell from '$lib/bench/WrittenCell.svelte';
@@ -17,6 +19,7 @@
 	let at = $state(0);
 	let editing = $state(untrack(() => bench.text.trim() === ''));
 	let rows = $state<HTMLElement>();
+	let other = $state.raw<Alternative | null>(null);
 
 	const session = $derived(bench.view.sessions[Math.min(day, bench.view.sessions.length - 1)]);
 	const lines = $derived(session?.lines ?? []);
@@ -61,15 +64,27 @@
 		else if (event.key === 'ArrowUp') move(-1);
 		else if (event.key === 'ArrowRight') step(1);
 		else if (event.key === 'ArrowLeft') step(-1);
-		else if (number >= 1 && number <= 8 && line?.alternatives[number - 1]) {
+		else if (number >= 1 && number <= 9 && line?.alternatives[number - 1]) {
 			const exercise = line.alternatives[number - 1]?.prescription.exercise ?? null;
 			choose({ exercise, load: null, repetitions: null, tempo: null, rest: null });
 		} else if (event.key === 'b' && line) bench.release(line);
+		else if (event.key === 'B') bench.releaseAll(lines);
+		else if (event.key === 'w') bench.releaseAll(bench.view.sessions.flatMap((s) => s.lines));
+		else if (event.key === 'k' && line) bench.pin(line);
+		else if (event.key === 'c') compare(1);
 		else if (event.key === 'z') bench.undo();
 		else if (event.key === 's') bench.save();
 		else if (event.key === 'e') editing = true;
 		else return;
 		event.preventDefault();
+	}
+
+	/** The one in force beside the best of the others, counted from 1. */
+	function compare(place: number) {
+		const others = line?.alternatives.filter(
+			(a) => a.prescription.exercise !== line.chosen?.prescription.exercise
+		);
+		other = others?.[place - 1] ?? null;
 	}
 
 	function move(by: number) {
@@ -163,6 +178,7 @@
 					As rebuilt for {data.client.profile.name.split(' ')[0]}’s place
 				</div>
 			</div>
+			<Drills title="Warm-up" drills={session?.warmUp ?? []} />
 			{#each lines as l, i (l.written.number)}
 				<!-- The whole row takes the line in hand; the button inside does the same for the keyboard. -->
 				<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
@@ -191,7 +207,9 @@
 					>
 						<RebuiltCell
 							line={l}
-							pinned={bench.choiceFor(l) !== undefined}
+							byHand={bench.choiceFor(l) !== undefined}
+							pinned={bench.choiceFor(l)?.pinned ?? false}
+							place={i + 1}
 							onrename={(name) => rename(l.written.number, l.written.exerciseName, name)}
 						/>
 						<button class="sr-only focus:not-sr-only" onclick={() => (at = i)}
@@ -200,11 +218,21 @@
 					</div>
 				</div>
 			{/each}
+			<Drills title="Cool-down" drills={session?.coolDown ?? []} />
 		</div>
 	{/if}
 	<aside class="border-base-300 min-h-0 overflow-auto border-l px-4 py-2.5" aria-label="Line in hand">
 		{#if line && !editing}
-			<LinePanel {line} {unit} onchoose={choose} />
+			<LinePanel
+				{line}
+				{unit}
+				names={data.names}
+				asked={bench.asked}
+				alone={bench.choiceFor(line)?.alone ?? false}
+				onchoose={choose}
+				onask={(exercise) => bench.askAfter(exercise)}
+				oncompare={(alternative) => (other = alternative)}
+			/>
 		{:else}
 			<h2 class="text-[17px]">How a line reads</h2>
 			<p class="mt-2">Name, sets x repetitions, then load or effort, tempo and rest in any order:</p>
@@ -221,12 +249,28 @@ Plank 3 x 45 s</pre>
 		{/if}
 	</aside>
 </main>
+{#if other && line?.chosen}
+	<Compare
+		written={line.written.exerciseName}
+		chosen={line.chosen}
+		{other}
+		ontake={(exercise) => {
+			other = null;
+			choose({ exercise, load: null, repetitions: null, tempo: null, rest: null });
+		}}
+		onclose={() => (other = null)}
+	/>
+{/if}
 <Keys
 	shortcuts={[
 		{ keys: ['↑', '↓'], does: 'line' },
 		{ keys: ['←', '→'], does: 'rung' },
-		{ keys: ['1', '…', '8'], does: 'take a stand-in' },
-		{ keys: ['B'], does: 'build this line anew' },
+		{ keys: ['1', '…', '9'], does: 'take' },
+		{ keys: ['C'], does: 'compare' },
+		{ keys: ['K'], does: 'keep' },
+		{ keys: ['B'], does: 'line anew' },
+		{ keys: ['⇧B'], does: 'session anew' },
+		{ keys: ['W'], does: 'week anew' },
 		{ keys: ['Z'], does: 'back' },
 		{ keys: ['E'], does: 'edit text' },
 		{ keys: ['S'], does: 'save' }

@@ -2,6 +2,7 @@
 	import { untrack } from 'svelte';
 	import { invalidate } from '$app/navigation';
 	import type { ClientProfile } from '$lib/api/client';
+	import SchoolList from '$lib/practice/SchoolList.svelte';
 	import BanList from '$lib/client/BanList.svelte';
 	import ExercisePick from '$lib/client/ExercisePick.svelte';
 	import Health from '$lib/client/Health.svelte';
@@ -162,6 +163,19 @@
 				onbans={(bans) => set({ bans })}
 				onpreferred={(preferred) => set({ preferred })}
 			/>
+			<details class="mt-2 text-[13px]" open={profile.teachings.length > 0}>
+				<summary class="cursor-pointer"
+					>House rules agreed with this client{profile.teachings.length > 0
+						? `: ${profile.teachings.length} of their own`
+						: ''}</summary
+				>
+				<SchoolList
+					schools={data.schools}
+					taken={profile.teachings}
+					under={data.rules.teachings}
+					onchange={(teachings) => set({ teachings })}
+				/>
+			</details>
 		</section>
 	</div>
 	<div class="space-y-5">

@@ -1,10 +1,12 @@
 <script lang="ts">
+	import type { GivenDrill } from '$lib/api/client';
 	import { clock, shortDay } from '$lib/units';
 
 	let { data } = $props();
 	const plan = $derived(data.plan.plan);
 	const stopped = $derived(new Map(data.plan.stopped.map((line) => [line.line, line.reason])));
 	const profile = $derived(data.client.profile);
+	const inWords = (drills: GivenDrill[]) => drills.map((d) => `${d.name.toLowerCase()} ${d.dose}`).join(', ');
 	const cautions = $derived([
 		...new Set(plan.sessions.flatMap((s) => s.lines.flatMap((line) => line.prescription?.cautions ?? [])))
 	]);
@@ -54,6 +56,9 @@
 							>about {Math.round(session.length / 60)} minutes, warm-up not counted</span
 						>
 					</h3>
+					{#if session.warmUp.length > 0}
+						<p class="mb-1 text-[12px]"><b>Warm-up:</b> {inWords(session.warmUp)}.</p>
+					{/if}
 					<table class="w-full border-collapse">
 						<thead>
 							<tr class="border-base-300 border-b text-left text-[11.5px]">
@@ -105,9 +110,24 @@
 										>
 									{/if}
 								</tr>
+								{#each line.behind as drill (drill.drill)}
+									<tr class="border-base-300 break-inside-avoid border-b align-top">
+										<td></td>
+										<td class="py-1 pr-3" colspan="2"
+											><b class="font-display">{drill.name}</b>, {drill.dose}: {[
+												...drill.setUp,
+												...drill.cues
+											].join('. ')}.</td
+										>
+										<td></td>
+									</tr>
+								{/each}
 							{/each}
 						</tbody>
 					</table>
+					{#if session.coolDown.length > 0}
+						<p class="mt-1 text-[12px]"><b>Cool-down:</b> {inWords(session.coolDown)}.</p>
+					{/if}
 				</section>
 			{/each}
 			<footer class="text-[12px]">

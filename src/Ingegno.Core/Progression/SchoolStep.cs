@@ -1,0 +1,65 @@
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
+using Ingegno.Core.Schools;
+
+namespace Ingegno.Core.Progression;
+
+/// <summary>Steps of the other schools of progress, and of lines whose load never goes up. All sets of the last session were done.</summary>
+internal static class SchoolStep
+{
+    /// <summary>A step of density, and the shortest rest it leads to (common practice; coach).</summary>
+    private const int LessRest = 10, ShortestRest = 30;
+
+    /// <summary>Sessions running at the standard before moving up (coach).</summary>
+    private const int Sessions = 2;
+
+    /// <summary>Null where load comes first.</summary>
+    internal static Step? For(Prescription line, HouseRules rules, SetLog[][] sessions, Exercise? harder)
+    {
+        if (Purposes.IsCapped(line.Purpose))
+        {
+            return new(StepKind.Hold, $"The same again, cleaner: a line for {Words(line.Purpose)} is not made heavier.", [], line);
+        }
+
+        return rules.Teaches(Teaching.Density) ? Denser(line)
+            : rules.Teaches(Teaching.Milestones) ? Milestone(line, rules, sessions, harder)
+            : null;
+    }
+
+    private static Step? Denser(Prescription line)
+    {
+        double rest = Math.Max(ShortestRest, line.Rest.Seconds - LessRest);
+        var next = line with { Rest = Duration.FromSeconds(rest) };
+        return rest < line.Rest.Seconds
+            ? new(StepKind.Rest, $"Rest {next.Rest} instead of {line.Rest}: the same work in less time.", [$"{School.Named(Teaching.Density)}."], next)
+            : null;
+    }
+
+    private static Step Milestone(Prescription line, HouseRules rules, SetLog[][] sessions, Exercise? harder)
+    {
+        int standard = Math.Max(line.TopOfRange, line.Counts.Max());
+        int clean = sessions.Take(Sessions).Count(s => s.Take(line.Counts.Length).All(set => set.Repetitions >= standard && set.Pain == 0));
+        string rule = $"{School.Named(Teaching.Milestones)}.";
+        if (clean >= Sessions)
+        {
+            return harder is null
+                ? new(StepKind.Hold, $"The top of its ladder, {standard} in every set: keep it, or change the line.", [rule], line)
+                : new(StepKind.Variation, $"Move up to {char.ToLowerInvariant(harder.Name[0])}{harder.Name[1..]}: every set at {standard}, clean, {Sessions} sessions running.", [rule], line);
+        }
+
+        var next = line with { Counts = [.. line.Counts.Select(c => Math.Min(standard, Math.Min(rules.RepetitionCap, c + 1)))] };
+        return new(
+            line.Counts.Min() < standard ? StepKind.Repetitions : StepKind.Hold,
+            line.Counts.Min() < standard ? $"Towards the milestone of {standard} a set: {next.CountInWords}." : $"The milestone of {standard} a set again: {clean} of {Sessions} clean sessions.",
+            [rule],
+            next);
+    }
+
+    private static string Words(Purpose? purpose) => purpose switch
+    {
+        Purpose.JointCare => "joint care",
+        _ => purpose.ToString()!.ToLowerInvariant(),
+    };
+}

@@ -1,0 +1,34 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+
+namespace Ingegno.Core.Sessions;
+
+/// <summary>Slow breaths, then stretches of what was trained most.</summary>
+public static class CoolDown
+{
+    private const int MostStretches = 4;
+
+    /// <returns>Empty where nothing was trained.</returns>
+    public static ImmutableArray<GivenDrill> For(IReadOnlyCollection<Exercise> trained, ClientProfile client, Home home, Catalogue catalogue)
+    {
+        if (trained.Count == 0)
+        {
+            return [];
+        }
+
+        var work = trained.SelectMany(e => e.Muscles.Weights).GroupBy(w => w.Key).ToDictionary(g => g.Key, g => g.Sum(w => w.Value));
+        Drill[] allowed = [.. DrillGate.Allowed(catalogue, client, home)];
+        return
+        [
+            .. allowed.Where(d => d.Kind == DrillKind.Breathing).Take(1).Select(d => GivenDrill.Of(d, "brings the pulse down")),
+            .. allowed.Where(d => d.Kind == DrillKind.Stretch)
+                .Select(d => (drill: d, work: d.Muscles.Max(m => work.GetValueOrDefault(m))))
+                .Where(p => p.work > 0)
+                .OrderByDescending(p => p.work).ThenBy(p => p.drill.Id, StringComparer.Ordinal)
+                .Take(MostStretches)
+                .Select(p => GivenDrill.Of(p.drill, "was trained most today")),
+        ];
+    }
+}

@@ -1,0 +1,56 @@
+using System.Collections.Immutable;
+using System.Security.Claims;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Schools;
+using Ingegno.Core.Substitution;
+using Ingegno.Server.Accounts;
+using Ingegno.Server.Clients;
+using Ingegno.Server.Web;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Ingegno.Server.Catalogues;
+
+/// <summary>Whether a client can do an exercise in a home, and how, or what stands against it.</summary>
+/// <param name="How">Where things stand and what is held, of the first set-up; empty when nothing is needed or it is refused.</param>
+public sealed record Possibility(string Exercise, bool Possible, ImmutableArray<string> How, ImmutableArray<Refusal> Against);
+
+/// <summary>Exercises, drills and schools, and what of the catalogue a home allows.</summary>
+internal static class CatalogueEndpoints
+{
+    internal static void MapCatalogue(this RouteGroupBuilder api)
+    {
+        api.MapGet("/catalogue", () => Catalogue.Shipped.Exercises).WithName("getCatalogue");
+        api.MapGet("/drills", () => Catalogue.Shipped.Drills).WithName("drills");
+        api.MapGet("/schools", () => School.All).WithName("schools");
+        api.MapGet("/clients/{id}/possible", PossibleAsync).WithName("possible");
+    }
+
+    private static async Task<Results<Ok<ImmutableArray<Possibility>>, ProblemHttpResult>> PossibleAsync(
+        string id, ClaimsPrincipal user, Cases cases, TimeProvider clock, string? place = null)
+    {
+        if (await cases.FindAsync(user.CoachId(), id, place) is not { } about)
+        {
+            return Answers.Missing("client");
+        }
+
+        var home = new PreparedHome(about.Home, Today.ByThe(clock));
+        var rules = about.Rules.For(about.Profile);
+        return TypedResults.Ok<ImmutableArray<Possibility>>(
+            [.. Catalogue.Shipped.Exercises.Where(e => e.Setting != Setting.Gym).Select(Of)]);
+
+        Possibility Of(Exercise exercise)
+        {
+            var found = SetUpSearch.For(exercise, about.Profile, home, rules);
+            ImmutableArray<Refusal> against = [.. Gate.Against(exercise, about.Profile, about.Home, rules), .. found.Refusals];
+            return new(
+                exercise.Id,
+                against.IsEmpty,
+                found.SetUps is [var first, ..]
+                    ? [.. first.Placed.Where(p => p.Fixture.Kind != FixtureKind.Wall).Select(p => $"{p.Role}: {p.Fixture.Name}, {p.Height}"),
+                        .. first.Implement is { } held ? [held.Name] : Array.Empty<string>()]
+                    : [],
+                against);
+        }
+    }
+}

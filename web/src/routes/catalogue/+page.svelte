@@ -1,0 +1,218 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { page } from '$app/state';
+	import { api, ask, messageOf, type Possibility } from '$lib/api/client';
+	import ExerciseDetail from '$lib/catalogue/ExerciseDetail.svelte';
+	import { KIT, narrow, type Filters } from '$lib/catalogue/filters';
+	import { plain } from '$lib/client/words';
+	import Keys from '$lib/shell/Keys.svelte';
+	import Notice from '$lib/shell/Notice.svelte';
+	import TopBar from '$lib/shell/TopBar.svelte';
+
+	let { data } = $props();
+	let trouble = $state('');
+	let possible = $state.raw(new Map<string, Possibility>());
+	const shown = $derived(page.url.searchParams);
+	const client = $derived(shown.get('client') ?? '');
+	const by = $derived<Filters>({
+		typed: shown.get('name') ?? '',
+		muscle: shown.get('muscle') ?? '',
+		pattern: shown.get('pattern') ?? '',
+		kit: shown.get('kit') ?? '',
+		possible: shown.get('possible') === 'yes' && client !== ''
+	});
+	const byId = $derived(new Map(data.catalogue.map((e) => [e.id, e])));
+	const muscles = $derived([...new Set(data.catalogue.flatMap((e) => Object.keys(e.muscles)))].sort());
+	const patterns = $derived([...new Set(data.catalogue.map((e) => e.pattern))].sort());
+	const found = $derived(narrow(data.catalogue, by, possible));
+	const inHand = $derived(byId.get(shown.get('exercise') ?? '') ?? found[0]);
+	const drills = $derived(
+		data.drills.filter((d) =>
+			by.typed
+				.toLowerCase()
+				.split(' ')
+				.every((w) => d.name.toLowerCase().includes(w))
+		)
+	);
+
+	/** Filters live in the address, so that a view can be linked to. */
+	function set(key: string, value: string) {
+		const url = new URL(page.url);
+		if (value) url.searchParams.set(key, value);
+		else url.searchParams.delete(key);
+		goto(url, { replaceState: true, keepFocus: true, noScroll: true });
+	}
+
+	$effect(() => {
+		const id = client;
+		if (!id) {
+			possible = new Map();
+			return;
+		}
+		ask(api.GET('/api/clients/{id}/possible', { params: { path: { id } } }))
+			.then((list) => {
+				possible = new Map(list.map((p) => [p.exercise, p]));
+				trouble = '';
+			})
+			.catch((problem) => (trouble = messageOf(problem)));
+	});
+
+	function onkeydown(event: KeyboardEvent) {
+		if ((event.target as HTMLElement).matches('input, select, textarea') || event.ctrlKey || event.metaKey)
+			return;
+		const at = found.findIndex((e) => e.id === inHand?.id);
+		const next = found[event.key === 'ArrowDown' ? at + 1 : event.key === 'ArrowUp' ? at - 1 : -1];
+		if (event.key === '/') document.querySelector<HTMLInputElement>('#name')?.focus();
+		else if (next) {
+			set('exercise', next.id);
+			document.getElementById(`row-${next.id}`)?.scrollIntoView({ block: 'nearest' });
+		} else return;
+		event.preventDefault();
+	}
+</script>
+
+<svelte:window {onkeydown} />
+<svelte:head><title>Catalogue - Ingegno</title></svelte:head>
+
+<div class="flex h-full flex-col">
+	<TopBar coach={data.session.coach?.name ?? ''} />
+	<div
+		class="border-base-300 bg-base-100 text-soft flex h-11 shrink-0 items-center gap-3 border-b px-4 text-[13px]"
+	>
+		<h1 class="text-base-content text-[17px]">Catalogue</h1>
+		<input
+			id="name"
+			class="input input-sm w-44"
+			aria-label="Name"
+			placeholder="name or synonym"
+			value={by.typed}
+			oninput={(event) => set('name', event.currentTarget.value)}
+		/>
+		<select
+			class="select select-sm w-40"
+			aria-label="Muscle"
+			value={by.muscle}
+			onchange={(e) => set('muscle', e.currentTarget.value)}
+		>
+			<option value="">any muscle</option>
+			{#each muscles as muscle (muscle)}<option value={muscle}>{plain(muscle)}</option>{/each}
+		</select>
+		<select
+			class="select select-sm w-40"
+			aria-label="Pattern"
+			value={by.pattern}
+			onchange={(e) => set('pattern', e.currentTarget.value)}
+		>
+			<option value="">any pattern</option>
+			{#each patterns as pattern (pattern)}<option value={pattern}>{plain(pattern)}</option>{/each}
+		</select>
+		<select
+			class="select select-sm w-44"
+			aria-label="Kit"
+			value={by.kit}
+			onchange={(e) => set('kit', e.currentTarget.value)}
+		>
+			<option value="">any kit</option>
+			{#each Object.entries(KIT) as [key, kit] (key)}<option value={key}>{kit.words}</option>{/each}
+		</select>
+		<select
+			class="select select-sm w-44"
+			aria-label="Home of"
+			value={client}
+			onchange={(e) => set('client', e.currentTarget.value)}
+		>
+			<option value="">in nobody’s home</option>
+			{#each data.desk as row (row.id)}<option value={row.id}>{row.name}’s home</option>{/each}
+		</select>
+		<label class="flex items-center gap-1.5"
+			><input
+				type="checkbox"
+				class="checkbox checkbox-xs"
+				disabled={client === ''}
+				checked={by.possible}
+				onchange={(e) => set('possible', e.currentTarget.checked ? 'yes' : '')}
+			/>possible there</label
+		>
+		<span class="flex-1"></span>
+		<span><b class="text-base-content">{found.length}</b> of {data.catalogue.length}</span>
+	</div>
+	<Notice text={trouble} />
+	<main class="grid min-h-0 flex-1 grid-cols-[1fr_380px]">
+		<div class="min-h-0 overflow-auto">
+			{#if found.length === 0}
+				<p class="p-6">Nothing passes all of these. Take one filter away.</p>
+			{:else}
+				<ul aria-label="Exercises">
+					{#each found as e (e.id)}
+						{@const here = possible.get(e.id)}
+						<li id="row-{e.id}">
+							<button
+								class="border-rule grid w-full grid-cols-[270px_150px_1fr_120px] items-baseline gap-3 border-t px-4 py-1 text-left text-[13px] {e.id ===
+								inHand?.id
+									? 'bg-base-100 shadow-[inset_4px_0_0_var(--color-accent)]'
+									: ''}"
+								aria-pressed={e.id === inHand?.id}
+								onclick={() => set('exercise', e.id)}
+							>
+								<b class="font-display truncate text-[14px]">{e.name}</b>
+								<span class="text-soft truncate">{plain(e.pattern)}</span>
+								<span class="text-soft truncate"
+									>{Object.entries(e.muscles)
+										.filter(([, w]) => w >= 0.8)
+										.map(([m]) => plain(m))
+										.join(', ')}</span
+								>
+								<span class="text-soft truncate text-[12px]"
+									>{here
+										? here.possible
+											? 'possible'
+											: here.against
+													.map((a) => plain(a.cause))
+													.filter((c, i, all) => all.indexOf(c) === i)
+													.join(', ')
+										: e.setting === 'gym'
+											? 'gym'
+											: e.setting === 'both'
+												? 'gym and home'
+												: 'home'}</span
+								>
+							</button>
+						</li>
+					{/each}
+				</ul>
+			{/if}
+			<details class="border-rule border-t px-4 py-2 text-[13px]">
+				<summary class="cursor-pointer">Warm-up, mobility and cool-down: {drills.length}</summary>
+				<ul class="mt-1 grid grid-cols-2 gap-x-6 gap-y-1">
+					{#each drills as drill (drill.id)}
+						<li>
+							<b>{drill.name}</b>
+							<span class="text-soft"
+								>{plain(drill.kind)}{drill.opens ? `, for the ${plain(drill.opens)} screen` : ''}. {drill.setUp.join(
+									'. '
+								)}. {drill.cues.join('. ')}.</span
+							>
+						</li>
+					{/each}
+				</ul>
+			</details>
+		</div>
+		<aside class="border-base-300 min-h-0 overflow-auto border-l px-4 py-2.5" aria-label="Exercise in hand">
+			{#if inHand}
+				<ExerciseDetail
+					exercise={inHand}
+					{byId}
+					possibility={possible.get(inHand.id)}
+					ongo={(id) => set('exercise', id)}
+				/>
+			{/if}
+		</aside>
+	</main>
+	<Keys
+		shortcuts={[
+			{ keys: ['↑', '↓'], does: 'exercise' },
+			{ keys: ['/'], does: 'find by name' }
+		]}
+		note="Advice for a coach, not a medical opinion. Sharp pain stops any exercise."
+	/>
+</div>
