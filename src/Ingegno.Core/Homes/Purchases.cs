@@ -54,13 +54,20 @@ public static class Purchases
 
     private static Band Band(string name, double half, double oneAndAHalf) => new()
     {
-        Id = $"buy-{name}", Name = $"Loop band, {name}", RestLength = Length.FromMetres(1.04), Pulls = [Pull(1.56, half), Pull(2.6, oneAndAHalf)],
+        Id = $"buy-{name}",
+        Name = $"Loop band, {name}",
+        RestLength = Length.FromMetres(1.04),
+        Pulls = [Pull(1.56, half), Pull(2.6, oneAndAHalf)],
     };
 
     private static BandPull Pull(double metres, double newtons) => new(Length.FromMetres(metres), Force.FromNewtons(newtons));
 
     private static Fixture Checked(string id, FixtureKind kind, double height, double bears) => new()
     {
-        Id = id, Name = kind == FixtureKind.DoorAnchor ? "Door anchor" : "Pull-up bar", Kind = kind, Height = Length.FromMetres(height), Bears = Mass.FromKilograms(bears),
+        Id = id,
+        Name = kind == FixtureKind.DoorAnchor ? "Door anchor" : "Pull-up bar",
+        Kind = kind,
+        Height = Length.FromMetres(height),
+        Bears = Mass.FromKilograms(bears),
     };
 }

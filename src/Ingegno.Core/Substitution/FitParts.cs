@@ -13,7 +13,7 @@ internal static class FitParts
     private const double PerSkillStep = 0.85;
 
     /// <summary>Of two exercises only one can be forecast: how much of the work is reached shows in the log alone.</summary>
-    private const double UnknownDose = 0.35;
+    private const double UnknownDose = 0.25;
 
     /// <param name="dose">Null where no load is modelled on either side: nothing to fall short of.</param>
     internal static double[] Of(Exercise written, Exercise candidate, Intent? intent, Dose? dose, Level level) =>

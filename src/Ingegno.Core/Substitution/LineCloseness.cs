@@ -54,8 +54,7 @@ public sealed record LineCloseness(
 
         bool shortStay = client.HomeUntil is { } until && until.DayNumber - today.DayNumber < WorthBuyingWeeks * 7;
         var verdict = pick.Thing.Lent || shortStay ? ClosenessVerdict.Borrow : ClosenessVerdict.Buy;
-        string thing = char.ToLowerInvariant(pick.Thing.Item[0]) + pick.Thing.Item[1..];
         return new(verdict, reached, required, pick.Thing.Item, pick.Reached,
-            $"{verdict}: {lost} With a {thing} it would come to {pick.Reached}{(pick.Reached >= required ? "" : ", still short of what is needed")}.");
+            $"{verdict} {pick.Thing.Item.ToLowerInvariant()}. {lost} With it the lift would come to {pick.Reached}{(pick.Reached >= required ? "" : ", still short of what is needed")}.");
     }
 }

@@ -12,8 +12,11 @@ internal static class Pairs
     /// <summary>A single exercise that covers this much is left alone; an added one must bring that much more (common practice).</summary>
     private const double EnoughAlone = 0.50, WorthAdding = 0.15;
 
-    /// <summary>Candidates looked at, best first.</summary>
-    private const int Looked = 40;
+    /// <summary>Helpers looked at, best first.</summary>
+    private const int Looked = 60;
+
+    /// <summary>The weight from which an exercise is for a muscle; the other part of the hamstrings counts less.</summary>
+    private const double PrimeMover = 0.65;
 
     private const int MostAdded = 2;
 
@@ -28,19 +31,24 @@ internal static class Pairs
         return covered / written.Muscles.Weights.Values.Sum();
     }
 
-    /// <summary>What is done back to back with the chosen exercise; empty where it is enough alone or nothing helps.</summary>
-    internal static IReadOnlyList<Candidate> Added(Exercise written, Candidate chosen, Choice found)
+    /// <summary>True where the chosen exercise leaves so much uncovered that a second one is looked for.</summary>
+    internal static bool Wanted(Exercise written, Candidate chosen) =>
+        chosen.Exercise.Id != written.Id && written.Kind == MovementKind.Compound && Coverage(written, [chosen]) < EnoughAlone;
+
+    /// <summary>Trains a prime mover of the written exercise as its own.</summary>
+    internal static bool MayHelp(Exercise written, Exercise helper) =>
+        helper.IsForecast && written.Muscles.PrimeMovers.Any(m => Weight(helper, m) >= PrimeMover);
+
+    /// <summary>What is done back to back with the chosen exercise; empty where nothing helps enough.</summary>
+    /// <param name="helpers">Exercises that may help, whatever their likeness to the whole.</param>
+    internal static IReadOnlyList<Candidate> Added(Exercise written, Candidate chosen, IReadOnlyList<Candidate> helpers)
     {
         var done = new List<Candidate> { chosen };
         double now = Coverage(written, done);
-        if (chosen.Exercise.Id == written.Id || now >= EnoughAlone || written.Kind != MovementKind.Compound)
-        {
-            return [];
-        }
 
         while (done.Count <= MostAdded && now < EnoughAlone)
         {
-            var best = found.Candidates.Take(Looked).Where(c => !done.Contains(c) && c.Exercise.IsBallistic == written.IsBallistic)
+            var best = helpers.Take(Looked).Where(c => done.All(d => d.Exercise.Id != c.Exercise.Id) && c.Exercise.IsBallistic == written.IsBallistic)
                 .Select(c => (candidate: c, coverage: Coverage(written, [.. done, c])))
                 .OrderByDescending(p => Math.Round(p.coverage, 6)).ThenByDescending(p => p.candidate.Rank)
                 .FirstOrDefault();

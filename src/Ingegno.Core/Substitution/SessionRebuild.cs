@@ -117,7 +117,7 @@ public sealed class SessionRebuild
             chosen = found.Candidates.FirstOrDefault(c => c.Exercise.Id == chosen.Exercise.Id) ?? chosen;
         }
 
-        Candidate[] added = chosen is null || choice is { Alone: true } ? [] : [.. Pairs.Added(written, chosen, found)];
+        Candidate[] added = chosen is null || choice is { Alone: true } ? [] : [.. AddedTo(written, intent, role, chosen)];
         return Describe(line, written, role, intent, found, chosen, byHand is not null, asked) with
         {
             Added = [.. added.Select(c => Alternatives.Of(c, written, line, intent, _client, _rules))],
@@ -127,6 +127,12 @@ public sealed class SessionRebuild
             LapsedChoice = choice?.Exercise is { } wanted && byHand is null ? Lapsed(wanted, found) : null,
         };
     }
+
+    private IReadOnlyList<Candidate> AddedTo(Exercise written, Intent? intent, Role role, Candidate chosen) =>
+        Pairs.Wanted(written, chosen)
+            ? Pairs.Added(
+                written, chosen, _search.For(written, intent, role, _ => DoseWish.None, e => Pairs.MayHelp(written, e), worthNaming: 0).Candidates)
+            : [];
 
     private LineCloseness ClosenessOf(Exercise written, Intent intent, Candidate chosen)
     {

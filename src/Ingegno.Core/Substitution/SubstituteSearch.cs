@@ -15,12 +15,16 @@ public sealed class SubstituteSearch(
     /// <summary>Likeness under which nobody would think of an exercise for this line.</summary>
     private const double WorthNaming = 0.35;
 
+    private static readonly Share Unlike = Share.Of(-1);
+
     private readonly Dictionary<string, SetUpSearch.Found> _setUps = new(StringComparer.Ordinal);
 
     /// <param name="intent">What the line asks; null where it is copied, not computed.</param>
     /// <param name="wishes">Doses a coach has fixed by hand, by exercise id.</param>
     /// <param name="among">Narrows what is looked at; null for the whole catalogue.</param>
-    public Choice For(Exercise written, Intent? intent, Role role, Func<string, DoseWish> wishes, Func<Exercise, bool>? among = null)
+    /// <param name="worthNaming">Likeness under which an exercise is passed over.</param>
+    public Choice For(Exercise written, Intent? intent, Role role, Func<string, DoseWish> wishes,
+        Func<Exercise, bool>? among = null, double worthNaming = WorthNaming)
     {
         var candidates = new List<Candidate>();
         var refused = new List<Refused>();
@@ -32,7 +36,7 @@ public sealed class SubstituteSearch(
             }
 
             var likeness = Likeness(written, exercise);
-            if (likeness.Fraction < WorthNaming)
+            if (likeness.Fraction < worthNaming)
             {
                 continue;
             }
@@ -61,7 +65,7 @@ public sealed class SubstituteSearch(
     {
         if (written.IsForecast != exercise.IsForecast && written.Pattern != exercise.Pattern)
         {
-            return Share.Zero;
+            return Unlike;
         }
 
         double muscles = written.Muscles.OverlapWith(exercise.Muscles).Fraction;

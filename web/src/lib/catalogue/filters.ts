@@ -41,7 +41,9 @@ export function narrow(
 	possible: Map<string, Possibility>
 ): CatalogueExercise[] {
 	const words = by.typed.toLowerCase().split(' ').filter(Boolean);
-	return all.filter(
+	return all
+		.toSorted((a, b) => a.name.localeCompare(b.name, 'en'))
+		.filter(
 		(e) =>
 			words.every((w) => [e.name, ...e.synonyms].some((n) => n.toLowerCase().includes(w))) &&
 			(by.muscle === '' || (e.muscles[by.muscle] ?? 0) >= 0.5) &&

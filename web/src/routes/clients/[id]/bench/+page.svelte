@@ -268,11 +268,9 @@ Plank 3 x 45 s</pre>
 		{ keys: ['1', '…', '9'], does: 'take' },
 		{ keys: ['C'], does: 'compare' },
 		{ keys: ['K'], does: 'keep' },
-		{ keys: ['B'], does: 'line anew' },
-		{ keys: ['⇧B'], does: 'session anew' },
-		{ keys: ['W'], does: 'week anew' },
+		{ keys: ['B', '⇧B', 'W'], does: 'line, session, week anew' },
 		{ keys: ['Z'], does: 'back' },
-		{ keys: ['E'], does: 'edit text' },
+		{ keys: ['E'], does: 'text' },
 		{ keys: ['S'], does: 'save' }
 	]}
 	note="Advice for a coach, not a medical opinion. Sharp pain stops any exercise."
