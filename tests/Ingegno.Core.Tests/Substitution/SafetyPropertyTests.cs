@@ -6,6 +6,7 @@ using Ingegno.Core.Homes;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
+using Ingegno.Core.Schools;
 using Ingegno.Core.Substitution;
 
 namespace Ingegno.Core.Tests.Substitution;
@@ -60,12 +61,18 @@ public class SafetyPropertyTests
             BodyMass = Mass.FromKilograms(mass),
             Stature = Length.FromCentimetres(stature),
             SoreJoints = [new Soreness(joint, pain)],
-            Screens = [new Screened(screen, ScreenResult.Failed)],
+            Screens = [new Screened(screen, ScreenResult.Failed), .. screen == Screen.ShoulderExtension ? [] : new[] { new Screened(Screen.ShoulderExtension, ScreenResult.Passed) }],
+            Health = new HealthScreen { Answers = [new((HealthQuestion)(pain % 7), pain % 2 == 0)] },
         });
+
+    /// <summary>Rules a generated practice works by: sides of the schools and bans.</summary>
+    private static readonly Gen<HouseRules> Rules = Gen.Select(
+        Gen.Enum<Teaching>().Array[0, 4], Gen.Enum<ExerciseAttribute>().Array[0, 2],
+        (sides, bans) => HouseRules.Default with { Teachings = [.. sides], Bans = [.. bans.Select(b => new Ban(null, b, "generated"))] });
 
     [Fact]
     public void Nothing_unsafe_or_impossible_is_ever_prescribed() =>
-        Gen.Select(Homes, Clients, Gen.Int[0, Written.Length - 1], Gen.Int[1, 20]).Sample((home, client, which, repetitions) =>
+        Gen.Select(Homes, Clients, Rules, Gen.Int[0, Written.Length - 1], Gen.Int[1, 20]).Sample((home, client, rules, which, repetitions) =>
         {
             var line = new WrittenLine
             {
@@ -76,11 +83,12 @@ public class SafetyPropertyTests
                 Sets = [.. Enumerable.Repeat(new SetTarget(CountKind.Repetitions, repetitions, repetitions), 3)],
             };
             var session = new WrittenSession("generated", [line]);
-            var rebuilt = new SessionRebuild(client, home, Catalogue.Shipped, HouseRules.Default, People.Today, new WrittenProgramme([session]))
-                .Rebuild(session, []).Lines[0];
-            foreach (var alternative in rebuilt.Alternatives)
+            var rebuilt = new SessionRebuild(client, home, Catalogue.Shipped, rules, People.Today, new WrittenProgramme([session]))
+                .Rebuild(session, [], People.AllExercises).Lines[0];
+            foreach (var alternative in rebuilt.Alternatives.Concat(rebuilt.Added))
             {
-                Breaches(alternative.Prescription, client, home).ShouldBeEmpty();
+                Breaches(alternative.Prescription, client, home).Concat(RuleBreaches(People.Exercise(alternative.Prescription.Exercise), client, rules))
+                    .ShouldBeEmpty(alternative.Prescription.Exercise);
             }
         });
 
@@ -89,9 +97,14 @@ public class SafetyPropertyTests
     {
         var exercise = Catalogue.Shipped[given.Exercise];
         double stature = client.Stature.Metres;
-        if (exercise.Setting == Setting.Gym || exercise.OffByDefault is not null)
+        if (exercise.Setting == Setting.Gym)
         {
-            yield return "needs the gym or is off";
+            yield return "needs the gym";
+        }
+
+        if (exercise.WantsMiniBand && !home.Kit.OfType<Band>().Any(b => b.Shape == BandShape.MiniLoop))
+        {
+            yield return "a mini band nobody has";
         }
 
         if (exercise.Room.HeadroomOfStature.Fraction * stature > home.Room.Headroom!.Value.Metres + 1e-9
@@ -127,6 +140,44 @@ public class SafetyPropertyTests
         if (given.Hold == Hold.Pair && home.Kit.OfType<PlateLoadedHandles>().All(k => k.Handles < 2))
         {
             yield return "half a pair";
+        }
+    }
+
+    /// <summary>House rules, bans and the health screen, each read anew from what the side says.</summary>
+    private static IEnumerable<string> RuleBreaches(Exercise e, ClientProfile client, HouseRules rules)
+    {
+        bool Side(Teaching usual, Teaching other) =>
+            rules.Teachings.Where(t => t == usual || t == other).Select(t => t == other).FirstOrDefault();
+
+        if (client.Health.Answers.Any(a => a.Applies && e.Conditions.Contains(a.Question)))
+        {
+            yield return "health";
+        }
+
+        bool behind = e.Id is "bench-dip" or "bent-knee-bench-dip";
+        if (behind && !(Side(Teaching.BenchDipsOff, Teaching.BenchDipsWithScreen)
+            && client.Screens.Any(s => s is { Screen: Screen.ShoulderExtension, Result: ScreenResult.Passed })))
+        {
+            yield return "a dip behind the body";
+        }
+
+        if ((e.KneesForward && Side(Teaching.KneesMayPass, Teaching.KneesBehindToes))
+            || (e.Steadiness >= 3 && Side(Teaching.UnsteadyAsTool, Teaching.UnsteadyAvoided))
+            || (e.Pattern == Pattern.TrunkFlexion && e.Range != HardestRange.Long && Side(Teaching.SpineMayFlex, Teaching.SpineLengthens))
+            || (e.ThumbsDown && client.SoreJoints.Any(s => s is { Joint: Joint.Shoulder, Pain: > 0 })
+                && !Side(Teaching.ThumbsDownOffWhenSore, Teaching.ThumbsDownAllowed)))
+        {
+            yield return "a house rule";
+        }
+
+        foreach (var ban in rules.Bans.Select(b => b.Attribute))
+        {
+            if ((ban == ExerciseAttribute.Bands && e.Band is not null) || (ban == ExerciseAttribute.Jumps && e.Room.Noise == Noise.Loud)
+                || (ban == ExerciseAttribute.PressingOverhead && e.Pattern == Pattern.VerticalPress)
+                || (ban == ExerciseAttribute.BehindTheBodyDips && behind) || (ban == ExerciseAttribute.SpinalFlexion && e.Pattern == Pattern.TrunkFlexion))
+            {
+                yield return "a ban";
+            }
         }
     }
 
