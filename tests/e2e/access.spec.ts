@@ -15,11 +15,20 @@ for (const theme of ['day', 'night'] as const) {
 		await page.goto('/practice');
 		await expect(page.getByRole('heading', { name: 'By which rules we work' })).toBeVisible();
 		expect(await faults('practice')).toEqual([]);
+		await page.goto('/catalogue');
+		await expect(page.getByRole('heading', { name: 'Catalogue' })).toBeVisible();
+		expect(await faults('catalogue')).toEqual([]);
 		for (const view of ['Client', 'Home', 'Bench', 'Log', 'Sheet'] as const) {
 			await open(page, 'Tomas Brevik', view);
 			await page.waitForLoadState('networkidle');
 			expect(await faults(view)).toEqual([]);
 		}
+
+		await open(page, 'Runa Castellane', 'Bench');
+		await expect(page.locator('[data-line]').first()).toBeVisible();
+		await page.keyboard.press('c');
+		await expect(page.getByRole('dialog', { name: 'Compare two stand-ins' })).toBeVisible();
+		expect(await faults('comparison')).toEqual([]);
 
 		await open(page, 'Tomas Brevik', 'Home');
 		await page.getByRole('button', { name: /Rucksack/ }).click();

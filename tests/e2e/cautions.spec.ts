@@ -16,6 +16,8 @@ test('every view and document that needs a caution has it', async ({ page }) => 
 	await expect(
 		page.getByText('Rules do not replace physicians, physiotherapists or local rules.')
 	).toBeVisible();
+	await page.goto('/catalogue');
+	await expect(page.getByText('Advice for a coach, not a medical opinion.')).toBeVisible();
 	await open(page, 'Tomas Brevik', 'Bench');
 	await page.getByRole('button', { name: /Save plan|Saved/ }).click();
 	await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();

@@ -33,7 +33,7 @@ test('from a pasted gym session to next week, and everything is there after a re
 
 	// Swap in the second candidate by key, then lower the load by a rung, then take one step back.
 	const panel = page.getByRole('complementary', { name: 'Line in hand' });
-	const second = panel.locator('ol button').nth(1);
+	const second = panel.locator('ol button[aria-pressed]').nth(1);
 	const name = await second.locator('b').innerText();
 	await page.keyboard.press('2');
 	await expect(lines.nth(0)).toContainText(name);
@@ -59,7 +59,7 @@ test('from a pasted gym session to next week, and everything is there after a re
 	await page.emulateMedia({ media: 'screen' });
 
 	// Enter what was done; next week comes with its reason.
-	await page.getByRole('link', { name: 'Log' }).click();
+	await page.getByRole('link', { name: 'Log', exact: true }).click();
 	const first = page
 		.getByRole('group', { name: `${name}, set 1` })
 		.locator('xpath=ancestor::div[contains(@class,"grid")][1]');

@@ -44,11 +44,11 @@ export function narrow(
 	return all
 		.toSorted((a, b) => a.name.localeCompare(b.name, 'en'))
 		.filter(
-		(e) =>
-			words.every((w) => [e.name, ...e.synonyms].some((n) => n.toLowerCase().includes(w))) &&
-			(by.muscle === '' || (e.muscles[by.muscle] ?? 0) >= 0.5) &&
-			(by.pattern === '' || e.pattern === by.pattern) &&
-			(by.kit === '' || (KIT[by.kit]?.fits(e) ?? true)) &&
-			(!by.possible || possible.get(e.id)?.possible === true)
-	);
+			(e) =>
+				words.every((w) => [e.name, ...e.synonyms].some((n) => n.toLowerCase().includes(w))) &&
+				(by.muscle === '' || (e.muscles[by.muscle] ?? 0) >= 0.5) &&
+				(by.pattern === '' || e.pattern === by.pattern) &&
+				(by.kit === '' || (KIT[by.kit]?.fits(e) ?? true)) &&
+				(!by.possible || possible.get(e.id)?.possible === true)
+		);
 }

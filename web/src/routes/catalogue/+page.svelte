@@ -35,12 +35,18 @@
 		)
 	);
 
+	/** Where a change on its way leads, so that the next one does not undo it. */
+	let pending: URL | null = null;
+
 	/** Filters live in the address, so that a view can be linked to. */
 	function set(key: string, value: string) {
-		const url = new URL(page.url);
+		const url = new URL(pending ?? page.url);
 		if (value) url.searchParams.set(key, value);
 		else url.searchParams.delete(key);
-		goto(url, { replaceState: true, keepFocus: true, noScroll: true });
+		pending = url;
+		goto(url, { replaceState: true, keepFocus: true, noScroll: true }).finally(() => {
+			if (pending === url) pending = null;
+		});
 	}
 
 	$effect(() => {
