@@ -50,7 +50,8 @@ public static class Reason
 
             if (dose.Bridge.Open >= 1)
             {
-                return $"{dose.Bridge.Open:0} effective reps short of the {dose.Bridge.Asked:0} asked.";
+                string open = $"{dose.Bridge.Open:0}";
+                return $"{open} effective {(open == "1" ? "rep" : "reps")} short of the {dose.Bridge.Asked:0} asked.";
             }
         }
 

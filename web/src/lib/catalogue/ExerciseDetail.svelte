@@ -62,7 +62,7 @@
 			: `Not there: ${possibility.against.map((a) => a.reason).join('; ')}.`}
 	</p>
 {/if}
-{#if e.poses}<PoseFigure poses={e.poses} name={e.name} />{/if}
+{#if e.poses}<PoseFigure poses={e.poses} name={e.name} flat={e.fixtures.length === 0} />{/if}
 <ul class="grid grid-cols-[auto_1fr] items-center gap-x-2 text-[12.5px]" aria-label="Muscles">
 	{#each muscles as [muscle, weight] (muscle)}
 		<li class="contents">

@@ -1,11 +1,21 @@
 <script lang="ts">
 	import type { CatalogueExercise } from '$lib/api/client';
-	import { figureOf, standing, type Figure, type Point } from './figure';
+	import { figureOf, levelled, standing, type Figure, type Point } from './figure';
 
 	/** Start and end of an exercise as a figure of joint angles, seen from the side. */
-	let { poses, name }: { poses: NonNullable<CatalogueExercise['poses']>; name: string } = $props();
-	const start = $derived(standing(figureOf(poses.start), poses.support));
-	const end = $derived(standing(figureOf(poses.end), poses.support));
+	interface Props {
+		poses: NonNullable<CatalogueExercise['poses']>;
+		name: string;
+		/** Hands and feet are on one floor. */
+		flat: boolean;
+	}
+	let { poses, name, flat }: Props = $props();
+	const drawn = (pose: Props['poses']['start']) => {
+		const figure = standing(figureOf(pose), poses.support);
+		return flat && poses.support === 'handsAndFeet' ? levelled(figure) : figure;
+	};
+	const start = $derived(drawn(poses.start));
+	const end = $derived(drawn(poses.end));
 	const all = $derived([start, end].flatMap((f) => [f.head, ...f.body]));
 	const box = $derived({
 		left: Math.min(...all.map((p) => p[0])) - 0.12,

@@ -42,6 +42,18 @@ export function standing(
 	return { head: move(figure.head), body: figure.body.map(move) };
 }
 
+/** Turned about the feet until the hands are on the same floor. */
+export function levelled(figure: Figure): Figure {
+	const [hand, , , , , ankle] = figure.body;
+	if (!hand || !ankle) return figure;
+	const turn = -Math.atan2(hand[1] - ankle[1], hand[0] - ankle[0]);
+	const about = ([x, y]: Point): Point => [
+		ankle[0] + (x - ankle[0]) * Math.cos(turn) - (y - ankle[1]) * Math.sin(turn),
+		ankle[1] + (x - ankle[0]) * Math.sin(turn) + (y - ankle[1]) * Math.cos(turn)
+	];
+	return { head: about(figure.head), body: figure.body.map(about) };
+}
+
 function along([x, y]: Point, degrees: number, length: number): Point {
 	const angle = (degrees * Math.PI) / 180;
 	return [x + Math.cos(angle) * length, y + Math.sin(angle) * length];

@@ -26,12 +26,9 @@
 	{@const own = sideOf(school, taken)}
 	{@const practice = under === null ? undefined : (sideOf(school, under) ?? school.sides[0]?.teaching)}
 	<label
-		class="border-rule grid grid-cols-[1fr_minmax(0,190px)] items-center gap-3 border-t py-1 text-[13px]"
+		class="border-rule grid grid-cols-[1fr_minmax(0,200px)] items-center gap-x-3 border-t py-1 text-[13px]"
 	>
-		<span
-			>{school.question}{#if under === null}<span class="text-soft block text-[12px]">{school.why}</span
-				>{/if}</span
-		>
+		<span>{school.question}</span>
 		<select
 			class="select select-xs w-full {own ? 'font-semibold' : ''}"
 			value={own ?? (under === null ? school.sides[0]?.teaching : '')}
@@ -42,5 +39,6 @@
 			{/if}
 			{#each school.sides as side (side.teaching)}<option value={side.teaching}>{side.words}</option>{/each}
 		</select>
+		{#if under === null}<span class="text-soft col-span-2 text-[12px] leading-tight">{school.why}</span>{/if}
 	</label>
 {/each}

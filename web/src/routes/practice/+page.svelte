@@ -63,7 +63,9 @@
 		<span aria-live="polite">{busy ? 'saving' : 'saved'}</span>
 	</div>
 	<Notice text={trouble} />
-	<main class="grid min-h-0 flex-1 grid-cols-3 content-start gap-x-8 gap-y-5 overflow-auto px-4 py-3">
+	<main
+		class="grid min-h-0 flex-1 grid-cols-[270px_250px_1fr_330px] content-start gap-x-7 gap-y-5 overflow-auto px-4 py-3"
+	>
 		<section aria-label="House rules">
 			<h2 class="mb-1 text-[16px]">House rules</h2>
 			{#each RULES as { key, words, why } (key)}
@@ -72,12 +74,6 @@
 					<NumberField small label={words} value={rules[key]} onread={(n) => rule({ [key]: n ?? 0 })} />
 				</div>
 			{/each}
-			<h2 class="mt-4 mb-1 text-[16px]">Schools</h2>
-			<SchoolList
-				schools={data.schools}
-				taken={rules.teachings}
-				onchange={(teachings) => rule({ teachings })}
-			/>
 		</section>
 		<section aria-label="Weights of the fit">
 			<h2 class="mb-1 text-[16px]">What makes a good stand-in</h2>
@@ -120,6 +116,14 @@
 					<span class="text-soft">{device.simulated ? 'stand-in that ships' : 'real, by its address'}</span>
 				</div>
 			{/each}
+		</section>
+		<section aria-label="Schools">
+			<h2 class="mb-1 text-[16px]">Where coaches differ</h2>
+			<SchoolList
+				schools={data.schools}
+				taken={rules.teachings}
+				onchange={(teachings) => rule({ teachings })}
+			/>
 		</section>
 		<section aria-label="Bans, likes, prices">
 			<h2 class="mb-1 text-[16px]">In this practice</h2>
