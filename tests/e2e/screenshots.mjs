@@ -46,6 +46,12 @@ try {
 
 	await picture('client', at('Maren', 'profile'));
 	await picture('practice', `${base}/practice`);
+	await picture('catalogue', `${base}/catalogue?client=${rows.find((row) => row.name.startsWith('Joost')).id}&pattern=verticalPress&exercise=pike-push-up`);
+	await picture('compare', at('Runa', 'bench'), async () => {
+		await page.locator('[data-line]').first().waitFor();
+		await page.keyboard.press('c');
+		await page.getByRole('dialog').waitFor();
+	});
 	await picture('home', at('Maren', 'home'));
 	await picture('surfaces', at('Maren', 'home'), () => page.keyboard.press('l'));
 	await picture('bench', at('Maren', 'bench'), async () => {

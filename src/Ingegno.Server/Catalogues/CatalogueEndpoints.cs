@@ -1,7 +1,10 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Programmes;
 using Ingegno.Core.Schools;
 using Ingegno.Core.Substitution;
 using Ingegno.Server.Accounts;
@@ -21,10 +24,17 @@ internal static class CatalogueEndpoints
     internal static void MapCatalogue(this RouteGroupBuilder api)
     {
         api.MapGet("/catalogue", () => Catalogue.Shipped.Exercises).WithName("getCatalogue");
+        api.MapGet("/catalogue/{exercise}/doses", Doses).WithName("usualDoses");
         api.MapGet("/drills", () => Catalogue.Shipped.Drills).WithName("drills");
         api.MapGet("/schools", () => School.All).WithName("schools");
         api.MapGet("/clients/{id}/possible", PossibleAsync).WithName("possible");
     }
+
+    private static Results<Ok<ImmutableArray<UsualDose>>, ProblemHttpResult> Doses(string exercise) =>
+        Catalogue.Shipped.Find(exercise) is { } found
+            ? TypedResults.Ok<ImmutableArray<UsualDose>>(
+                [.. from level in Enum.GetValues<Level>() from purpose in Enum.GetValues<Purpose>() select UsualDose.For(found, level, purpose)])
+            : Answers.Missing("exercise");
 
     private static async Task<Results<Ok<ImmutableArray<Possibility>>, ProblemHttpResult>> PossibleAsync(
         string id, ClaimsPrincipal user, Cases cases, TimeProvider clock, string? place = null)

@@ -24,6 +24,7 @@ export type GivenDrill = Schemas['GivenDrill'];
 export type School = Schemas['School'];
 export type Teaching = Schemas['Teaching'];
 export type Possibility = Schemas['Possibility'];
+export type UsualDose = Schemas['UsualDose'];
 export type Leaning = Schemas['Leaning'];
 export type Fixture = Schemas['Fixture'];
 export type FixtureKind = Schemas['FixtureKind'];

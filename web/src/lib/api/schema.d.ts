@@ -244,6 +244,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/catalogue/{exercise}/doses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["usualDoses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drills": {
         parameters: {
             query?: never;
@@ -2671,6 +2687,26 @@ export interface components {
          * @enum {unknown}
          */
         Trait: "shrugsEasily" | "weakGrip" | "kneesFallIn" | "backArches" | "oneSideStronger" | "uncomfortableUpsideDown" | "kneeSoreOnLunges";
+        /** @description What an exercise is usually given where nobody wrote a dose, so that nothing is ever prescribed blank. */
+        UsualDose: {
+            level: components["schemas"]["Level"];
+            purpose: components["schemas"]["Purpose"];
+            /** Format: int32 */
+            sets: number;
+            /**
+             * Format: int32
+             * @description Count a set, per side where one limb works.
+             */
+            low: number;
+            /**
+             * Format: int32
+             * @description Upper end; equal to Low for an exact count.
+             */
+            high: number;
+            counted: components["schemas"]["Counted"];
+            perSide: boolean;
+            rest: components["schemas"]["Duration"];
+        };
         /** @description Equal jugs or cans with a lid that can be filled to any mark. In contrast, FixedWeights stay as they are. */
         Vessels: {
             /** Format: int32 */
@@ -3358,6 +3394,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Exercise"][];
+                };
+            };
+        };
+    };
+    usualDoses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exercise: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UsualDose"][];
                 };
             };
         };

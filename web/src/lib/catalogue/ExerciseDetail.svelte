@@ -2,6 +2,7 @@
 	import type { CatalogueExercise, Possibility } from '$lib/api/client';
 	import { plain } from '$lib/client/words';
 	import PoseFigure from './PoseFigure.svelte';
+	import UsualDoses from './UsualDoses.svelte';
 
 	/** Everything known of one exercise, with its neighbours on the ladder. */
 	interface Props {
@@ -110,6 +111,7 @@
 {#each e.emphasis as shift (shift.change)}
 	<p class="text-[12.5px]"><b>{shift.change}</b>: more {shift.towards.map(plain).join(', ')}</p>
 {/each}
+<UsualDoses exercise={e.id} />
 {#if e.offByDefault}<p class="text-accent text-[12.5px]">Off by default: {e.offByDefault}.</p>{/if}
 {#if e.cautions.length > 0}
 	<ul class="border-base-content mt-1 border-l-2 pl-2 text-[12.5px]" aria-label="Take care">
