@@ -15,13 +15,13 @@
 			.catch(() => (doses = []));
 	});
 	const levels = ['beginner', 'intermediate', 'advanced'] as const;
-	const purposes = $derived([...new Set(doses.map((d) => d.purpose))]);
+	const purposes = $derived([...new Set(doses.map((d) => d.purpose ?? 'growth'))]);
 	const unit = $derived(
 		doses[0]?.counted === 'seconds' ? ' s' : doses[0]?.counted === 'steps' ? ' steps' : ''
 	);
 	const words = (d: UsualDose | undefined) =>
 		d ? `${d.sets} x ${d.low === d.high ? d.low : `${d.low}-${d.high}`}${unit}` : '';
-	const at = (purpose: string, level: string) =>
+	const at = (purpose: UsualDose['purpose'], level: string) =>
 		doses.find((d) => d.purpose === purpose && d.level === level);
 </script>
 
