@@ -30,12 +30,12 @@
 	>
 		<span>{school.question}</span>
 		<select
-			class="select select-xs w-full {own ? 'font-semibold' : ''}"
+			class="select select-xs w-full truncate pr-7 {own ? 'font-semibold' : ''}"
 			value={own ?? (under === null ? school.sides[0]?.teaching : '')}
 			onchange={(event) => take(school, event.currentTarget.value)}
 		>
 			{#if under !== null}
-				<option value="">as the practice: {school.sides.find((s) => s.teaching === practice)?.words}</option>
+				<option value="">practice: {school.sides.find((s) => s.teaching === practice)?.words}</option>
 			{/if}
 			{#each school.sides as side (side.teaching)}<option value={side.teaching}>{side.words}</option>{/each}
 		</select>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { onMount } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { api, ask, messageOf, type Possibility } from '$lib/api/client';
@@ -48,6 +49,8 @@
 			if (pending === url) pending = null;
 		});
 	}
+
+	onMount(() => document.getElementById(`row-${inHand?.id}`)?.scrollIntoView({ block: 'center' }));
 
 	$effect(() => {
 		const id = client;
