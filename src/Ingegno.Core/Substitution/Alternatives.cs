@@ -20,6 +20,7 @@ internal static class Alternatives
             Fit = candidate.Fit,
             Leanings = candidate.Leanings,
             Reason = Reason.For(written, candidate, intent),
+            Loses = Losses.Of(written, candidate, intent),
             Decided = Reason.Decided(written, candidate, intent),
             Loss = Reason.Loss(written, candidate, intent),
             LossMatters = Reason.LossMatters(written, candidate, intent),

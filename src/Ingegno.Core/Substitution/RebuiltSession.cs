@@ -51,6 +51,9 @@ public sealed record Alternative
     /// <summary>House rules and traits that changed its rank, its cues or its dose.</summary>
     public ImmutableArray<Leaning> Leanings { get; init; } = [];
 
+    /// <summary>All that the swap gives up: direction, range, grip, sides, load.</summary>
+    public ImmutableArray<string> Loses { get; init; } = [];
+
     /// <summary>A sentence naming the part of the fit that decided its place.</summary>
     public required string Decided { get; init; }
 

@@ -199,4 +199,21 @@ public class CommonPracticeTests
             }
         }
     }
+
+    /// <summary>What a swap gives up is said part by part; the same exercise with its load gives up nothing.</summary>
+    [Fact]
+    public void What_a_swap_gives_up_is_said_part_by_part()
+    {
+        var squat = Of("maren-ostholt").Line("front-squat", 4, 6, intensity: At(72.5));
+        squat.Alternatives.Single(a => a.Prescription.Exercise == "one-leg-squat-to-chair").Loses
+            .ShouldContain(l => l.StartsWith("sides: one limb", StringComparison.Ordinal));
+        squat.Alternatives.Single(a => a.Prescription.Exercise == "band-squat").Loses
+            .ShouldBe(["range: hardest short, not long", .. squat.Alternatives.Single(a => a.Prescription.Exercise == "band-squat").Loses.Skip(1)]);
+        squat.Alternatives.Single(a => a.Prescription.Exercise == "goblet-squat").Loses.ShouldContain(l => l.StartsWith("load: demand", StringComparison.Ordinal));
+        var pull = Of("tomas-brevik").Line("lat-pulldown", 3, 12);
+        pull.Alternatives.Single(a => a.Prescription.Exercise == "band-seated-row").Loses.ShouldContain("pattern: horizontal pull for vertical pull");
+        Of("joost-aalders").Line("hanging-leg-raise", 3, 10).Chosen!.Loses.ShouldBeEmpty();
+        Of("tomas-brevik").Line("barbell-bench-press", 4, 8).Alternatives.Single(a => a.Prescription.Exercise == "push-up").Loses
+            .ShouldContain(l => l.StartsWith("grip:", StringComparison.Ordinal));
+    }
 }

@@ -495,6 +495,8 @@ export interface components {
             reason: string;
             /** @description House rules and traits that changed its rank, its cues or its dose. */
             leanings: components["schemas"]["Leaning"][];
+            /** @description All that the swap gives up: direction, range, grip, sides, load. */
+            loses: string[];
             /** @description A sentence naming the part of the fit that decided its place. */
             decided: string;
             /** @description What it costs, in words; null when nothing worth a word is lost. */

@@ -38,6 +38,7 @@
 					<p>{side.reason}</p>
 					{#if side.loss}<p class={side.lossMatters ? 'text-accent' : ''}>{side.loss}</p>{/if}
 					<p>{side.decided}</p>
+					{#if side.loses.length > 0}<p class="text-soft">Given up: {side.loses.join('; ')}</p>{/if}
 					<Leanings leanings={side.leanings} />
 					{#each side.prescription.placement as place (place)}<p class="text-soft">{place}</p>{/each}
 					<button

@@ -136,6 +136,9 @@
 
 {#if chosen}
 	<p class="text-[12.5px]">{chosen.decided}</p>
+	{#if chosen.loses.length > 0}
+		<p class="text-[12.5px]"><b>Given up</b>: <span class="text-soft">{chosen.loses.join('; ')}</span></p>
+	{/if}
 	<Leanings leanings={chosen.leanings} />
 {/if}
 {#if line.added.length > 0 || alone}
