@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Sessions;
 
@@ -25,7 +26,7 @@ public static class MobilityWork
                 .FirstOrDefault();
             if (opening.drill is { } drill)
             {
-                found.Add((opening.after, GivenDrill.Of(drill, $"the {Words(failed)} screen was not passed")));
+                found.Add((opening.after, GivenDrill.Of(drill, $"the {PlainWords.Of(failed)} screen was not passed")));
             }
         }
 
@@ -45,7 +46,4 @@ public static class MobilityWork
 
         return last;
     }
-
-    private static string Words(Screen screen) =>
-        string.Concat(screen.ToString().Select((c, i) => i > 0 && char.IsUpper(c) ? " " + char.ToLowerInvariant(c) : char.ToLowerInvariant(c).ToString()));
 }

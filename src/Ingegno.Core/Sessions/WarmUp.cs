@@ -3,6 +3,7 @@ using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Quantities;
 using Ingegno.Core.Schools;
 
 namespace Ingegno.Core.Sessions;
@@ -39,7 +40,7 @@ public static class WarmUp
             (drill.Patterns.IsEmpty ? 0.5 : drill.Patterns.Sum(p => patterns.GetValueOrDefault(p)))
             + (Answers(drill) is null ? 0 : 10);
 
-        string Why(Drill drill) => Answers(drill) is { } trait ? $"Trait: {Words(trait)}" : drill.Kind switch
+        string Why(Drill drill) => Answers(drill) is { } trait ? $"Trait: {PlainWords.Of(trait)}" : drill.Kind switch
         {
             DrillKind.Raise => "raises the pulse before the work",
             DrillKind.Loosen => "takes the joints of the day through their range",
@@ -49,7 +50,4 @@ public static class WarmUp
 
         Trait? Answers(Drill drill) => drill.For is { } trait && client.Traits.Contains(trait) ? trait : null;
     }
-
-    private static string Words(Trait trait) =>
-        string.Concat(trait.ToString().Select((c, i) => i > 0 && char.IsUpper(c) ? " " + char.ToLowerInvariant(c) : char.ToLowerInvariant(c).ToString()));
 }

@@ -3,6 +3,7 @@ using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Substitution;
 
@@ -51,7 +52,7 @@ public static class Gate
     {
         foreach (var failed in client.Screens.Where(s => s.Result == ScreenResult.Failed && exercise.Screens.Contains(s.Screen)))
         {
-            yield return new(RefusalCause.Screen, $"the {Words(failed.Screen)} screen was not passed");
+            yield return new(RefusalCause.Screen, $"the {PlainWords.Of(failed.Screen)} screen was not passed");
         }
 
         foreach (var stress in exercise.Joints)
@@ -59,7 +60,7 @@ public static class Gate
             int pain = client.PainAt(stress.Joint);
             if ((pain > PainStops) || (pain >= PainHolds && stress.Level >= 2))
             {
-                yield return new(RefusalCause.Joint, $"loads the {Words(stress.Joint)}, sore at {pain} of 10");
+                yield return new(RefusalCause.Joint, $"loads the {PlainWords.Of(stress.Joint)}, sore at {pain} of 10");
             }
         }
 
@@ -114,7 +115,4 @@ public static class Gate
         Level.Intermediate => "an intermediate",
         _ => "an advanced client",
     };
-
-    private static string Words(Enum value) =>
-        string.Concat(value.ToString().Select((c, i) => i > 0 && char.IsUpper(c) ? " " + char.ToLowerInvariant(c) : char.ToLowerInvariant(c).ToString()));
 }

@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
-using System.Text;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
+using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Substitution;
 
@@ -19,21 +19,21 @@ public static class Losses
         var done = candidate.Exercise;
         if (done.Pattern != written.Pattern)
         {
-            yield return $"pattern: {Words(done.Pattern)} for {Words(written.Pattern)}";
+            yield return $"pattern: {PlainWords.Of(done.Pattern)} for {PlainWords.Of(written.Pattern)}";
         }
         else if (done.Line != written.Line)
         {
-            yield return $"direction: {Words(done.Line)}, not {Words(written.Line)}";
+            yield return $"direction: {PlainWords.Of(done.Line)}, not {PlainWords.Of(written.Line)}";
         }
 
         if (done.Range != written.Range)
         {
-            yield return $"range: hardest {Words(done.Range)}, not {Words(written.Range)}";
+            yield return $"range: hardest {PlainWords.Of(done.Range)}, not {PlainWords.Of(written.Range)}";
         }
 
         if (written.Grip != Grip.None && done.Grip != written.Grip)
         {
-            yield return done.Grip == Grip.None ? $"grip: nothing held, {Words(written.Grip)} was" : $"grip: {Words(done.Grip)}, not {Words(written.Grip)}";
+            yield return done.Grip == Grip.None ? $"grip: nothing held, {PlainWords.Of(written.Grip)} was" : $"grip: {PlainWords.Of(done.Grip)}, not {PlainWords.Of(written.Grip)}";
         }
 
         if (done.Sides != written.Sides)
@@ -45,16 +45,5 @@ public static class Losses
         {
             yield return $"load: demand {dose.Equivalent} of {intent.Equivalent}";
         }
-    }
-
-    private static string Words(Enum value)
-    {
-        var words = new StringBuilder();
-        foreach (char c in value.ToString())
-        {
-            words.Append(char.IsUpper(c) && words.Length > 0 ? " " : "").Append(char.ToLowerInvariant(c));
-        }
-
-        return words.ToString();
     }
 }
