@@ -77,11 +77,11 @@ public static class IntentReading
         return Purposes.IsCapped(line.Purpose) ? Capped(intent) : intent;
     }
 
-    /// <summary>Skill, joint care and activation are never asked hard.</summary>
+    /// <summary>Skill, joint care and activation are never asked hard, and no effective repetitions are asked of them.</summary>
     private static Intent Capped(Intent intent)
     {
         var cap = Demand.Of(Purposes.CappedDemand);
-        return intent with { Cap = cap, Equivalent = intent.Equivalent > cap ? cap : intent.Equivalent };
+        return intent with { Cap = cap, Effective = 0, Equivalent = intent.Equivalent > cap ? cap : intent.Equivalent };
     }
 
     private static Intent Describe(

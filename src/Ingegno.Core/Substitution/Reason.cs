@@ -36,7 +36,7 @@ public static class Reason
     /// <summary>What it costs; null when nothing worth a word is lost.</summary>
     public static string? Loss(Exercise written, Candidate candidate, Intent? intent)
     {
-        if (candidate.Dose is { } dose && intent is not null)
+        if (candidate.Dose is { } dose && intent is { Cap: null })
         {
             if (dose.Equivalent < SetForecast.GrowthFloor)
             {
@@ -66,7 +66,7 @@ public static class Reason
     /// <summary>Whether the loss waits for a person: effective repetitions open, a load too light to count or to practise with, another pattern.</summary>
     public static bool LossMatters(Exercise written, Candidate candidate, Intent? intent) =>
         candidate.Exercise.Pattern != written.Pattern
-        || (intent is not null && candidate.Dose is { } dose
+        || (intent is { Cap: null } && candidate.Dose is { } dose
             && (dose.Bridge.Open >= 1 || dose.Equivalent < SetForecast.GrowthFloor || HeavyPracticeLost(dose, intent)));
 
     /// <summary>Strength work (five or fewer) done a good step lighter: size may be kept, the practice of heavy loads is not.</summary>

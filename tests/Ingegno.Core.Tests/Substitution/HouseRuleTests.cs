@@ -210,6 +210,9 @@ public class HouseRuleTests
         line.Chosen!.Equivalent!.Value.Value.ShouldBeLessThanOrEqualTo(Purposes.CappedDemand + 1e-9);
         line.Alternatives.Where(a => a.Equivalent is not null).ShouldAllBe(a => a.Equivalent!.Value.Value <= Purposes.CappedDemand + 1e-9);
         line.Chosen.Prescription.Cues.ShouldContain("Form ends the set, not fatigue");
+        line.Chosen.Prescription.Counts.ShouldAllBe(c => c == 8);
+        line.Chosen.LossMatters.ShouldBeFalse();
+        line.Chosen.Bridge!.Open.ShouldBe(0);
         var step = Next(line.Chosen.Prescription, HouseRules.Default, over: 5);
         step.Kind.ShouldBe(StepKind.Hold);
         step.Sentence.ShouldContain("skill");

@@ -58,7 +58,7 @@
 	function onkeydown(event: KeyboardEvent) {
 		const target = event.target as HTMLElement;
 		if (event.ctrlKey || event.metaKey || event.altKey) return;
-		if (target.matches('input, textarea, select')) return;
+		if (target.matches('input:not([type=checkbox]), textarea, select')) return;
 		const number = Number(event.key);
 		if (event.key === 'ArrowDown') move(1);
 		else if (event.key === 'ArrowUp') move(-1);
