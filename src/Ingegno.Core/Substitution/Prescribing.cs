@@ -14,7 +14,7 @@ internal static class Prescribing
         var exercise = candidate.Exercise;
         var implement = candidate.SetUp.Implement;
         var dose = candidate.Dose;
-        var rung = dose?.Rung ?? candidate.SetUp.Ladder.Rungs[0];
+        var rung = dose?.Rung ?? Written(candidate.SetUp.Ladder, line, implement) ?? candidate.SetUp.Ladder.Rungs[0];
         return new Prescription
         {
             Exercise = exercise.Id,
@@ -55,6 +55,10 @@ internal static class Prescribing
             yield return "Form ends the set, not fatigue";
         }
     }
+
+    /// <summary>Where no dose is computed, the rung nearest the load the coach wrote; a pair is written per hand. Null: none was written.</summary>
+    private static Rung? Written(LoadLadder ladder, WrittenLine line, HeldImplement? held) =>
+        line.Intensity.Load is { } load ? RungChoice.Nearest(ladder, held?.Hold == Hold.Pair ? load * 2 : load) : null;
 
     private static IEnumerable<Support> Supporting(PlacedFixture placed)
     {

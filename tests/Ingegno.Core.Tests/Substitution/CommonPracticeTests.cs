@@ -216,4 +216,16 @@ public class CommonPracticeTests
         Of("tomas-brevik").Line("barbell-bench-press", 4, 8).Alternatives.Single(a => a.Prescription.Exercise == "push-up").Loses
             .ShouldContain(l => l.StartsWith("grip:", StringComparison.Ordinal));
     }
+
+    /// <summary>Work without a model takes the load nearest the written one, not the lightest.</summary>
+    [Fact]
+    public void A_carry_takes_the_load_that_was_written()
+    {
+        var kit = People.Handles(2, 2, (2.5, 8));
+        var carry = Of("aldo-ferrin").WithKit(kit).Line("two-hand-carry", 3, 30, intensity: At(12)).Alternatives
+            .Single(a => a.Prescription.Exercise == "two-hand-carry").Prescription;
+        carry.Load.Kilograms.ShouldBe(24, 0.01);
+        Of("aldo-ferrin").WithKit(kit).Line("two-hand-carry", 3, 30, intensity: new Intensity()).Alternatives
+            .Single(a => a.Prescription.Exercise == "two-hand-carry").Prescription.Load.Kilograms.ShouldBe(4, 0.01);
+    }
 }
