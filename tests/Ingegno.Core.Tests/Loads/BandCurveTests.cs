@@ -72,7 +72,8 @@ public class BandCurveTests
                 }
 
                 curve.At(OneMetre * (stretch + more)).ShouldBeGreaterThan(curve.At(OneMetre * stretch));
-                curve.At(OneMetre * stretch, 1, Length.FromMetres(choke)).ShouldBeGreaterThanOrEqualTo(curve.At(OneMetre * stretch));
+                // Choking up by nothing at all may round the last digit the other way.
+                curve.At(OneMetre * stretch, 1, Length.FromMetres(choke)).Newtons.ShouldBeGreaterThanOrEqualTo(curve.At(OneMetre * stretch).Newtons - 1e-9);
             });
 
     [Fact]
