@@ -170,6 +170,13 @@ public class SafetyPropertyTests
             yield return "a house rule";
         }
 
+        var rotation = rules.Teachings.FirstOrDefault(
+            t => t is Teaching.RotationUnloaded or Teaching.RotationLoaded or Teaching.RotationOff, Teaching.RotationUnloaded);
+        if (e.Pattern == Pattern.TrunkRotation && (rotation == Teaching.RotationOff || (rotation == Teaching.RotationUnloaded && e.NeedsLoad)))
+        {
+            yield return "rotation";
+        }
+
         foreach (var ban in rules.Bans.Select(b => b.Attribute))
         {
             if ((ban == ExerciseAttribute.Bands && e.Band is not null) || (ban == ExerciseAttribute.Jumps && e.Room.Noise == Noise.Loud)
