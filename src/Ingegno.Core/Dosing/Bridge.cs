@@ -8,7 +8,15 @@ public enum Measure
 {
     Load,
     Repetitions,
+
+    /// <summary>Slower, paused, pulsed or partial repetitions.</summary>
     SlowerOrPaused,
+    ShorterRest,
+
+    /// <summary>A maximal push first, or a hold at the end.</summary>
+    Hold,
+    RestPause,
+    MoreSets,
 }
 
 /// <summary>One part of the bridge.</summary>

@@ -11,13 +11,15 @@ public sealed record Dose
 {
     public required Rung Rung { get; init; }
 
-    /// <summary>Planned per set, per side where one limb works.</summary>
+    /// <summary>Planned per set, per side where one limb works; of a rest-pause the bouts.</summary>
     public required ImmutableArray<int> Repetitions { get; init; }
 
     /// <summary>Upper end to climb to before the load goes up; equal to the count where none was written.</summary>
     public required int TopOfRange { get; init; }
 
-    public required Tempo Tempo { get; init; }
+    public required RepetitionStyle Style { get; init; }
+
+    public required SetForm Form { get; init; }
 
     public required Duration Rest { get; init; }
 
@@ -27,10 +29,15 @@ public sealed record Dose
 
     public required Bridge Bridge { get; init; }
 
-    /// <summary>Repetitions the client is able to do of those asked, at the home load; 1 when all.</summary>
+    /// <summary>Whole movements the client is able to do of those asked, at the home load; 1 when all.</summary>
     public required Share Feasible { get; init; }
 
-    public double Effective => Forecast.Sum(s => s.Effective);
+    /// <summary>What is left open and what the measures cost, in effective repetitions: the search finds the least.</summary>
+    public required double Score { get; init; }
+
+    public Tempo Tempo => Style.Tempo;
+
+    public double Effective => Bridge.Given;
 
     /// <summary>Repetitions left on the last set.</summary>
     public double Reserve => Forecast[^1].Reserve;

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Clients;
+using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
@@ -37,6 +38,15 @@ public sealed record HouseRules
 
     /// <summary>How far the home load's equivalent demand may pass the intended one.</summary>
     public double MostAboveIntent { get; init; } = 0.05;
+
+    /// <summary>Most sets a line is given on top of the written ones, where nothing else closes a gap.</summary>
+    public int MostAddedSets { get; init; }
+
+    /// <summary>Test sets for as many as possible end at this count: then the variation is too easy.</summary>
+    public int TestSetCap { get; init; } = 50;
+
+    /// <summary>A test set that would stay under this is finished on an easier variation.</summary>
+    public int TestSetFloor { get; init; } = 10;
 
     /// <summary>Days a fixture's pass lasts.</summary>
     public int PassDays { get; init; } = 90;
@@ -85,8 +95,14 @@ public sealed record HouseRules
         !Teaches(Teaching.ToFailure) ? Reserve : client.Level == Level.Beginner ? BeginnerReserve : 0;
 
     /// <summary>Most added phases of a repetition for an exercise.</summary>
-    public int MostTechniques(Exercise exercise) =>
-        exercise.Endurance is EnduranceClass.Lower or EnduranceClass.LegCurl or EnduranceClass.LegExtension ? TechniquesOnLegs : TechniquesOnUpperBody;
+    public int MostTechniques(Exercise exercise) => IsForLegs(exercise) ? TechniquesOnLegs : TechniquesOnUpperBody;
+
+    internal static bool IsForLegs(Exercise exercise) =>
+        exercise.Endurance is EnduranceClass.Lower or EnduranceClass.LegCurl or EnduranceClass.LegExtension;
+
+    /// <summary>Whether a style of repetition keeps within the rules: its tempo, and the whole of it.</summary>
+    public bool Allows(RepetitionStyle style) =>
+        Allows(style.Tempo) && style.Lasts.Seconds <= LongestRepetition && style.Pulses is >= 0 and <= RepetitionStyle.MostPulses;
 
     /// <summary>Whether a tempo keeps within the rules.</summary>
     public bool Allows(Tempo tempo) =>

@@ -33,12 +33,15 @@ public sealed record Intent
     /// <summary>Repetitions the last set could go to.</summary>
     public required double LastToFailure { get; init; }
 
+    /// <summary>As many as possible: it may go to the cap of test sets.</summary>
+    public bool IsTestSet { get; init; }
+
     public required Tempo Tempo { get; init; }
 
     public required Duration Rest { get; init; }
 
-    /// <summary>Work and rests of the partners of a superset between two sets.</summary>
-    public required Duration PartnerTime { get; init; }
+    /// <summary>Sets of the partners of a superset; empty for a line that stands alone.</summary>
+    public ImmutableArray<PartnerSet> Partners { get; init; } = [];
 
     /// <summary>Never more than this, whatever is at hand: skill, joint care and activation. Null: no cap.</summary>
     public Demand? Cap { get; init; }

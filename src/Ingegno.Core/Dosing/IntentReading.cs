@@ -18,17 +18,17 @@ public static class IntentReading
     /// What a line's own load says about the maximum: the anchor at which its last set ends with the reserve written,
     /// or the house rule's. Null when the line writes no load.
     /// </summary>
-    /// <param name="partnerTime">Work and rests of the partners of a superset between two sets.</param>
+    /// <param name="partners">Sets of the partners of a superset, with what they drain.</param>
     public static StrengthAnchor? AnchorFromLine(
-        WrittenLine line, Exercise exercise, ClientProfile client, HouseRules rules, Duration partnerTime)
+        WrittenLine line, Exercise exercise, ClientProfile client, HouseRules rules, ImmutableArray<PartnerSet> partners)
     {
-        if (line.Intensity.Load is not { } written || line.Sets[0].Kind == CountKind.Seconds
+        if (line.Intensity.Load is not { } written || !line.Sets[0].Kind.IsRepetitions() || line.Sets.Any(s => s.IsOpen)
             || exercise.Endurance == EnduranceClass.OwnLogOnly)
         {
             return null;
         }
 
-        var plan = Plan(line, exercise, LoadOf(written, exercise), partnerTime);
+        var plan = Plan(line, exercise, LoadOf(written, exercise), partners);
         double reserve = line.Intensity.Reserve ?? rules.ReserveFor(client);
         double spread = line.Intensity.Reserve is null ? AssumedSpread : WrittenSpread;
         var unknown = new StrengthAnchor(
@@ -39,11 +39,11 @@ public static class IntentReading
 
     /// <summary>Reads the line. Null for held seconds and for exercises without a load model: they are copied, not computed.</summary>
     /// <param name="anchor">The client's maximum on the written exercise.</param>
-    /// <param name="partnerTime">Work and rests of the partners of a superset between two sets.</param>
+    /// <param name="partners">Sets of the partners of a superset, with what they drain.</param>
     public static Intent? Read(
-        WrittenLine line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor, HouseRules rules, Duration partnerTime)
+        WrittenLine line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor, HouseRules rules, ImmutableArray<PartnerSet> partners)
     {
-        if (anchor is null || exercise.Endurance == EnduranceClass.OwnLogOnly || line.Sets[0].Kind == CountKind.Seconds)
+        if (anchor is null || exercise.Endurance == EnduranceClass.OwnLogOnly || !line.Sets[0].Kind.IsRepetitions())
         {
             return null;
         }
@@ -54,11 +54,15 @@ public static class IntentReading
         if (line.Intensity.Load is { } written)
         {
             load = LoadOf(written, exercise);
-            anchor = Reconcile(line, exercise, client, anchor, load, partnerTime, notes);
+            anchor = Reconcile(line, exercise, client, anchor, load, partners, notes);
         }
         else if (line.Intensity.Percent is { } percent)
         {
             load = PercentLoad(percent, exercise, client, anchor);
+        }
+        else if (line.Sets.Any(s => s.IsOpen) && !exercise.NeedsLoad)
+        {
+            load = Mass.Zero;
         }
         else
         {
@@ -67,12 +71,12 @@ public static class IntentReading
                 notes.Add($"No load or effort written: read as {reserveWanted:0.#} left on the last set.");
             }
 
-            load = LoadLeaving(reserveWanted, line, exercise, client, anchor, partnerTime);
+            load = LoadLeaving(reserveWanted, line, exercise, client, anchor, partners);
         }
 
         var effort = new ExerciseEffort(exercise, client, anchor, new Geometry());
-        var plan = Plan(line, exercise, load, partnerTime);
-        plan = plan with { Repetitions = FillAsManyAsPossible(line, plan, effort) };
+        var plan = Plan(line, exercise, load, partners);
+        plan = plan with { Repetitions = Filled(line, plan, effort, reserveWanted, client, rules) };
         var intent = Describe(plan, line, effort, anchor, notes);
         return Purposes.IsCapped(line.Purpose) ? Capped(intent) : intent;
     }
@@ -105,9 +109,10 @@ public static class IntentReading
             Effective = forecast.Sum(s => s.Effective),
             Reserves = [.. forecast.Select(s => Math.Max(0, s.Reserve))],
             LastToFailure = last.ToFailure,
-            Tempo = plan.Tempo,
+            IsTestSet = line.Sets.All(s => s.Kind == CountKind.AsManyAsPossible),
+            Tempo = plan.Style.Tempo,
             Rest = plan.Rest,
-            PartnerTime = plan.PartnerTime,
+            Partners = plan.Partners,
             Anchor = anchor,
             Notes = [.. notes],
         };
@@ -117,7 +122,7 @@ public static class IntentReading
     private static Mass LoadOf(Mass written, Exercise exercise) =>
         exercise.Holds.Contains(Hold.Pair) && !exercise.Holds.Contains(Hold.OneHand) ? written * 2 : written;
 
-    private static SetPlan Plan(WrittenLine line, Exercise exercise, Mass load, Duration partnerTime)
+    private static SetPlan Plan(WrittenLine line, Exercise exercise, Mass load, ImmutableArray<PartnerSet> partners)
     {
         ImmutableArray<int> repetitions = [.. line.Sets.Select(s => Math.Max(1, s.Middle))];
         return new SetPlan(
@@ -125,19 +130,27 @@ public static class IntentReading
             load,
             line.Tempo ?? Tempo.Reference,
             line.Rest ?? HouseRules.UsualRest(repetitions[0]),
-            partnerTime);
+            partners);
     }
 
-    private static ImmutableArray<int> FillAsManyAsPossible(WrittenLine line, SetPlan plan, ExerciseEffort effort)
+    /// <summary>Counts that effort decides, set by set: as many as possible, up to a cap, until an effort.</summary>
+    private static ImmutableArray<int> Filled(
+        WrittenLine line, SetPlan plan, ExerciseEffort effort, double reserve, ClientProfile client, HouseRules rules)
     {
+        double atFailure = client.Level == Level.Beginner ? rules.BeginnerReserve : 0;
         var repetitions = plan.Repetitions;
         for (int i = 0; i < repetitions.Length; i++)
         {
-            if (line.Sets[i].Kind == CountKind.AsManyAsPossible)
+            var target = line.Sets[i];
+            if (target.Kind is CountKind.Repetitions)
             {
-                var sofar = plan with { Repetitions = repetitions[..(i + 1)] };
-                repetitions = repetitions.SetItem(i, Math.Max(1, (int)sofar.Forecast(effort)[^1].ToFailure));
+                continue;
             }
+
+            double toFailure = (plan with { Repetitions = repetitions[..(i + 1)] }).Forecast(effort)[^1].ToFailure;
+            double left = target.Kind == CountKind.AsManyAsPossible ? atFailure : reserve;
+            int most = target.High > 0 && target.Kind is (CountKind.UpTo or CountKind.AsManyAsPossible) ? target.High : rules.TestSetCap;
+            repetitions = repetitions.SetItem(i, Math.Clamp((int)Math.Floor(toFailure - left + 1e-9), 1, Math.Max(1, most)));
         }
 
         return repetitions;
@@ -156,13 +169,13 @@ public static class IntentReading
     /// within its own range; what is left over becomes a note. A written programme is never called impossible.
     /// </summary>
     private static StrengthAnchor Reconcile(
-        WrittenLine line, Exercise exercise, ClientProfile client, StrengthAnchor anchor, Mass load, Duration partnerTime, List<string> notes)
+        WrittenLine line, Exercise exercise, ClientProfile client, StrengthAnchor anchor, Mass load, ImmutableArray<PartnerSet> partners, List<string> notes)
     {
-        var plan = Plan(line, exercise, load, partnerTime);
+        var plan = Plan(line, exercise, load, partners);
         var forecast = plan.Forecast(new ExerciseEffort(exercise, client, anchor, new Geometry()));
         double reserve = forecast[^1].Reserve;
         double? wanted = line.Intensity.Reserve ?? (forecast.Any(s => s.Reserve < 0) ? 0 : null);
-        if (wanted is not { } target || Math.Abs(reserve - target) < 0.5)
+        if (line.Sets.Any(s => s.IsOpen) || wanted is not { } target || Math.Abs(reserve - target) < 0.5)
         {
             return anchor;
         }
@@ -205,7 +218,7 @@ public static class IntentReading
 
     /// <summary>The load whose last set ends with this reserve; 0 where body weight alone is already heavier.</summary>
     private static Mass LoadLeaving(
-        double reserve, WrittenLine line, Exercise exercise, ClientProfile client, StrengthAnchor anchor, Duration partnerTime)
+        double reserve, WrittenLine line, Exercise exercise, ClientProfile client, StrengthAnchor anchor, ImmutableArray<PartnerSet> partners)
     {
         var effort = new ExerciseEffort(exercise, client, anchor, new Geometry());
         double low = 0, high = 1.2;
@@ -213,7 +226,7 @@ public static class IntentReading
         {
             double middle = (low + high) / 2;
             var demand = Demand.Of(middle);
-            var plan = Plan(line, exercise, effort.LoadFor(demand), partnerTime);
+            var plan = Plan(line, exercise, effort.LoadFor(demand), partners);
             if (demand < RepetitionCost.LeastDemand || plan.Forecast(effort)[^1].Reserve > reserve)
             {
                 low = middle;

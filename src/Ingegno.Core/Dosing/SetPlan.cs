@@ -1,44 +1,82 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
-using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Dosing;
 
+/// <summary>A partner's set in a superset, as the exercise in hand meets it in every round.</summary>
+/// <param name="Lasts">Its work, both sides where one limb works.</param>
+/// <param name="RestAfter">Before the next exercise of the round.</param>
+/// <param name="Drain">What it drains of the budget in hand through shared muscles, 0 or more.</param>
+/// <param name="ComesFirst">Its turn in a round is before the exercise in hand.</param>
+public sealed record PartnerSet(Duration Lasts, Duration RestAfter, double Drain, bool ComesFirst)
+{
+    public Duration Time => Lasts + RestAfter;
+}
+
 /// <summary>Sets of one exercise as they would be done: what the forecast is asked about.</summary>
+/// <param name="Repetitions">Planned per set, per side; for a rest-pause the bouts.</param>
 /// <param name="Rest">As prescribed, from the end of a set (of both sides) to the next.</param>
-/// <param name="PartnerTime">Work and rests of the partners of a superset between two sets.</param>
+/// <param name="Partners">Of a superset, in the order of the round; empty for an exercise that stands alone.</param>
 public sealed record SetPlan(
-    ImmutableArray<int> Repetitions, Mass Load, Tempo Tempo, Duration Rest, Duration PartnerTime)
+    ImmutableArray<int> Repetitions, Mass Load, RepetitionStyle Style, Duration Rest, ImmutableArray<PartnerSet> Partners)
 {
     /// <summary>Changing sides takes this long (common practice; coach).</summary>
     public static Duration SideSwitch { get; } = Duration.FromSeconds(10);
 
-    /// <summary>Rest one side gets: the other side's set is rest for it.</summary>
-    public Duration RestOfOneSide(Exercise exercise)
+    public SetForm Form { get; init; } = SetForm.Straight;
+
+    /// <summary>Rest one side gets between two sets: the other side's set and the partners' are rest for it.</summary>
+    public Duration RestOfOneSide(Exercise exercise) =>
+        Partners.Aggregate(Rest + OtherSide(exercise), (sum, p) => sum + p.Time);
+
+    /// <summary>Time the other side takes; nothing where both work at once.</summary>
+    private Duration OtherSide(Exercise exercise) =>
+        exercise.Sides == Sides.OneAtATime ? SideSwitch + (Style.Lasts * Repetitions.Max()) : Duration.Zero;
+
+    /// <summary>The same plan on one exercise, ready for a forecast.</summary>
+    public SetSeries On(ExerciseEffort effort)
     {
-        var rest = Rest + PartnerTime;
-        return exercise.Sides == Sides.OneAtATime
-            ? rest + SideSwitch + Duration.FromSeconds(Repetitions.Max() * Tempo.Seconds)
-            : rest;
+        var demand = effort.DemandOf(Load);
+        return On(effort, effort.CostOfRepetition(demand, Style), effort.EquivalentOf(demand), IntervalOn(effort.Exercise));
+    }
+
+    internal SetSeries On(ExerciseEffort effort, double costOfRepetition, Demand equivalent, SetInterval interval) =>
+        new(costOfRepetition, equivalent, Repetitions, interval, Style.Lasts)
+        {
+            Form = Form,
+            CostOfHeldSecond = Form == SetForm.HoldToFatigue ? effort.CostOfHeldSecond(effort.DemandOf(Load)) : 0,
+        };
+
+    /// <summary>What lies between two sets of one side, partners' drains at their place in the round.</summary>
+    internal SetInterval IntervalOn(Exercise exercise)
+    {
+        var own = Rest + OtherSide(exercise);
+        if (Partners.All(p => p.Drain <= 0))
+        {
+            return SetInterval.Resting(RestOfOneSide(exercise));
+        }
+
+        PartnerSet[] behind = [.. Partners.Where(p => !p.ComesFirst)], before = [.. Partners.Where(p => p.ComesFirst)];
+        return SetInterval.Of(Steps(Duration.Zero, before), Steps(own, [.. behind, .. before]));
+    }
+
+    private static ImmutableArray<IntervalStep> Steps(Duration resting, PartnerSet[] partners)
+    {
+        var steps = ImmutableArray.CreateBuilder<IntervalStep>();
+        foreach (var partner in partners)
+        {
+            steps.Add(new(resting + partner.Lasts, partner.Drain));
+            resting = partner.RestAfter;
+        }
+
+        steps.Add(new(resting, 0));
+        return steps.ToImmutable();
     }
 
     /// <summary>The budget over time, for drawing.</summary>
-    public ImmutableArray<BudgetPoint> Trace(ExerciseEffort effort) =>
-        SetForecast.Trace(
-            effort.CostOfRepetition(effort.DemandOf(Load), Tempo),
-            Repetitions,
-            RestOfOneSide(effort.Exercise),
-            Duration.FromSeconds(Tempo.Seconds));
+    public ImmutableArray<BudgetPoint> Trace(ExerciseEffort effort) => SetForecast.Trace(On(effort));
 
-    public ImmutableArray<ForecastSet> Forecast(ExerciseEffort effort)
-    {
-        var demand = effort.DemandOf(Load);
-        return SetForecast.Series(
-            effort.CostOfRepetition(demand, Tempo),
-            Repetitions,
-            RestOfOneSide(effort.Exercise),
-            effort.EquivalentOf(demand));
-    }
+    public ImmutableArray<ForecastSet> Forecast(ExerciseEffort effort) => SetForecast.Of(On(effort));
 }

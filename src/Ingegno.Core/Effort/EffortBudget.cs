@@ -10,7 +10,9 @@ namespace Ingegno.Core.Effort;
 public readonly record struct EffortBudget(double Quick, double Slow, double Lasting)
 {
     private const double QuickShare = 0.60, SlowShare = 0.37, LastingShare = 0.03;
-    private const double QuickSeconds = 30, SlowSeconds = 170, LastingSeconds = 30 * 60;
+
+    /// <summary>What a hard push or pull of 20 to 30 s against something immovable drains (common practice; log).</summary>
+    private const double PushQuick = 0.30, PushSlow = 0.20;
 
     /// <summary>Fully rested.</summary>
     public static EffortBudget Rested => default;
@@ -25,10 +27,30 @@ public readonly record struct EffortBudget(double Quick, double Slow, double Las
     public EffortBudget AfterWork(double amount) =>
         new(Quick + (QuickShare * amount), Slow + (SlowShare * amount), Lasting + (LastingShare * amount));
 
+    /// <summary>A maximal push before a set: the quick and the slow pool fill 30 : 20, and never past what is left.</summary>
+    public EffortBudget AfterMaximalPush()
+    {
+        double part = Math.Min(1, Left / (PushQuick + PushSlow));
+        return this with { Quick = Quick + (PushQuick * part), Slow = Slow + (PushSlow * part) };
+    }
+
     /// <summary>A rest, cut anywhere, restores the same as in one piece.</summary>
-    public EffortBudget AfterRest(Duration rest) =>
-        new(
-            Quick * Math.Exp(-rest.Seconds / QuickSeconds),
-            Slow * Math.Exp(-rest.Seconds / SlowSeconds),
-            Lasting * Math.Exp(-rest.Seconds / LastingSeconds));
+    public EffortBudget AfterRest(Duration rest) => AfterRest(Recovery.Over(rest));
+
+    /// <inheritdoc cref="AfterRest(Duration)"/>
+    public EffortBudget AfterRest(Recovery recovery) =>
+        new(Quick * recovery.Quick, Slow * recovery.Slow, Lasting * recovery.Lasting);
+}
+
+/// <summary>What is still drained of each pool after a rest, as a part of what was: worked out once, used for every set.</summary>
+public readonly record struct Recovery(double Quick, double Slow, double Lasting)
+{
+    private const double QuickSeconds = 30, SlowSeconds = 170, LastingSeconds = 30 * 60;
+
+    public static Recovery None { get; } = new(1, 1, 1);
+
+    public static Recovery Over(Duration rest) => new(
+        Math.Exp(-rest.Seconds / QuickSeconds),
+        Math.Exp(-rest.Seconds / SlowSeconds),
+        Math.Exp(-rest.Seconds / LastingSeconds));
 }

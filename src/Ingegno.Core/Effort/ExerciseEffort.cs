@@ -1,7 +1,6 @@
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
-using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Effort;
@@ -45,14 +44,30 @@ public sealed class ExerciseEffort
     public Mass LoadFor(Demand demand) =>
         ((demand.Value * GreatestResistance) - (BodyMoved * _client.BodyMass)) * (1 / Exercise.Load.LoadCounts);
 
-    public Demand EquivalentOf(Demand demand) => _curve.EquivalentOf(demand, _trained);
+    public Demand EquivalentOf(Demand demand) => _curve.EquivalentOf(Held(demand), _trained);
 
     /// <summary>The demand on this exercise that asks as much as this equivalent demand.</summary>
-    public Demand DemandForEquivalent(Demand equivalent) =>
-        _curve.DemandFor(EnduranceCurve.Base(_trained).FreshRepetitions(equivalent));
+    public Demand DemandForEquivalent(Demand equivalent)
+    {
+        var held = _curve.DemandFor(EnduranceCurve.Base(_trained).FreshRepetitions(equivalent));
+        return Exercise.IsLoweringOnly ? Demand.Of(held.Value * RepetitionCost.LoweringStrength) : held;
+    }
 
-    public double FreshRepetitions(Demand demand) => _curve.FreshRepetitions(demand);
+    public double FreshRepetitions(Demand demand) => _curve.FreshRepetitions(Held(demand));
 
-    public double CostOfRepetition(Demand demand, Tempo tempo) =>
-        RepetitionCost.Of(_curve, demand, tempo, Exercise);
+    /// <summary>Where only the lowering is done, the load is held against lowering strength.</summary>
+    private Demand Held(Demand demand) =>
+        Exercise.IsLoweringOnly ? Demand.Of(demand.Value / RepetitionCost.LoweringStrength) : demand;
+
+    /// <summary>The heaviest that is still given: the maximum, and a good step over it where only the lowering is done.</summary>
+    public Demand MostDemand => Exercise.IsLoweringOnly ? RepetitionCost.MostLowering : Demand.Of(1);
+
+    public double CostOfRepetition(Demand demand, RepetitionStyle style) =>
+        RepetitionCost.Of(_curve, demand, style, Exercise);
+
+    /// <summary>Whole movements one repetition is worth; a lowering alone is half of one.</summary>
+    public double PathOf(RepetitionStyle style) => Exercise.IsLoweringOnly ? 0.5 : style.Path;
+
+    /// <summary>What a second of holding still at the hard end drains.</summary>
+    public double CostOfHeldSecond(Demand demand) => RepetitionCost.OfHeldSecond(_curve, demand);
 }

@@ -1,7 +1,6 @@
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
-using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Effort;
@@ -16,11 +15,11 @@ public static class MaximumEstimate
     private const double SingleSpread = 0.025, SetSpread = 0.05, LongSetSpread = 0.12;
 
     /// <param name="geometry">As the set was done.</param>
-    /// <param name="tempo">As the set was done.</param>
+    /// <param name="style">As the set was done.</param>
     /// <param name="budgetLeft">What earlier sets had left of the budget, 1 when rested.</param>
     /// <returns>The estimate, external or total as the exercise's strength link says.</returns>
     public static StrengthAnchor FromSet(
-        Exercise exercise, ClientProfile client, KnownLift set, Geometry geometry, Tempo tempo, double budgetLeft = 1)
+        Exercise exercise, ClientProfile client, KnownLift set, Geometry geometry, RepetitionStyle style, double budgetLeft = 1)
     {
         double target = set.Repetitions + set.Reserve;
         bool total = exercise.Strength?.Basis == RatioBasis.Total;
@@ -52,7 +51,7 @@ public static class MaximumEstimate
         double ToFailure(double greatest)
         {
             var effort = new ExerciseEffort(exercise, client, unknown.At(AsAnchor(greatest)), geometry);
-            return budgetLeft / effort.CostOfRepetition(effort.DemandOf(set.Load), tempo);
+            return budgetLeft / effort.CostOfRepetition(effort.DemandOf(set.Load), style);
         }
     }
 

@@ -1,4 +1,6 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
+using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Quantities;
@@ -9,6 +11,11 @@ namespace Ingegno.Core.Programmes;
 /// <param name="Fixture">Id within the home.</param>
 /// <param name="Height">At which it is used; lower than the fixture's own where a strap hangs from it.</param>
 public sealed record Support(string Fixture, FixtureRole Role, Length Height);
+
+/// <summary>Finishing a set on an easier variation: seven full, four kneeling. Each is logged for itself.</summary>
+/// <param name="Exercise">Catalogue id.</param>
+/// <param name="Expected">Repetitions of it the forecast expects after failing the first.</param>
+public sealed record Finish(string Exercise, string Name, int Expected);
 
 /// <summary>
 /// What the client is told to do on one line at home. Frozen when a plan is saved: later changes of the home or of
@@ -44,6 +51,25 @@ public sealed record Prescription
 
     public Tempo? Tempo { get; init; }
 
+    /// <summary>A partial movement done beside, or instead of, the whole one.</summary>
+    public PartialPart Partial { get; init; }
+
+    /// <summary>Pulses at the hard end of each repetition.</summary>
+    public int Pulses { get; init; }
+
+    /// <summary>How the sets are built; of a rest-pause <see cref="Counts"/> are the bouts.</summary>
+    public SetForm Form { get; init; }
+
+    /// <summary>Sides take turns within a set; else one side is done first.</summary>
+    public bool Alternating { get; init; }
+
+    /// <summary>An easier variation the set is finished on where it ends early; null for most lines.</summary>
+    public Finish? FinishOn { get; init; }
+
+    /// <summary>How each repetition is done; plain where no tempo is given.</summary>
+    [JsonIgnore]
+    public RepetitionStyle Style => new(Tempo ?? Programmes.Tempo.Reference, Partial, Pulses);
+
     public required Duration Rest { get; init; }
 
     /// <summary>Repetitions to leave on the last set; null for held or counted work without a forecast.</summary>
@@ -67,14 +93,6 @@ public sealed record Prescription
 
     public ImmutableArray<string> Cautions { get; init; } = [];
 
-    /// <summary>"4 x 8 a side", "3 x 10/10/8", "3 x 30 s".</summary>
-    public string CountInWords
-    {
-        get
-        {
-            string counts = Counts.Distinct().Count() == 1 ? $"{Counts[0]}" : string.Join('/', Counts);
-            string unit = Count == CountKind.Seconds ? " s" : "";
-            return $"{Counts.Length} x {counts}{unit}{(PerSide ? " a side" : "")}";
-        }
-    }
+    /// <summary>"4 x 8 a side", "3 x 10/10/8", "3 x 30 s", "24 in all: 12 + 5 + 4 + 3".</summary>
+    public string CountInWords => CountWords.Of(this);
 }

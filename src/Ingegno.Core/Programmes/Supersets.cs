@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Quantities;
 
@@ -7,16 +8,17 @@ namespace Ingegno.Core.Programmes;
 public static class Supersets
 {
     /// <summary>A partner's set takes about this long (common practice).</summary>
-    private static readonly Duration PartnerSet = Duration.FromSeconds(40);
+    private static readonly Duration PartnerLasts = Duration.FromSeconds(40);
 
     /// <summary>
-    /// Time between two sets of a line that is not its own rest: the sets of its partners and the rests behind them.
-    /// Zero for a line that stands alone.
+    /// The partners' sets of every round, in order: their time alone, without what they drain through shared muscles.
+    /// Empty for a line that stands alone.
     /// </summary>
-    public static Duration PartnerTime(WrittenLine line, WrittenSession session) =>
+    public static ImmutableArray<PartnerSet> Partners(WrittenLine line, WrittenSession session) =>
         line.Group is null
-            ? Duration.Zero
-            : session.Lines
+            ? []
+            : [.. session.Lines
                 .Where(other => other.Group == line.Group && other.Number != line.Number)
-                .Aggregate(Duration.Zero, (sum, other) => sum + PartnerSet + (other.Rest ?? HouseRules.UsualRest(other.Sets[0].Middle)));
+                .Select(other => new PartnerSet(
+                    PartnerLasts, other.Rest ?? HouseRules.UsualRest(other.Sets[0].Middle), 0, other.Number < line.Number))];
 }

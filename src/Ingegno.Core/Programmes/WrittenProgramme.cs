@@ -3,22 +3,6 @@ using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Programmes;
 
-/// <summary>What a set counts in.</summary>
-public enum CountKind
-{
-    Repetitions,
-    Seconds,
-
-    /// <summary>As many as possible; the forecast tells how many that is likely to be.</summary>
-    AsManyAsPossible,
-}
-
-/// <summary>What one written set asks: an exact count has equal ends.</summary>
-public sealed record SetTarget(CountKind Kind, int Low, int High)
-{
-    /// <summary>The count to plan with: the middle of a range, rounded up.</summary>
-    public int Middle => (Low + High + 1) / 2;
-}
 
 /// <summary>How heavy a line was written; at most one of percent and load is given.</summary>
 /// <param name="Percent">Of the one-repetition maximum, 0 to 1.2.</param>
@@ -60,6 +44,9 @@ public sealed record WrittenLine
     public Duration? Rest { get; init; }
 
     public bool PerSide { get; init; }
+
+    /// <summary>Sides take turns within a set; else one side is done first. The count is per side all the same.</summary>
+    public bool Alternating { get; init; }
 
     /// <summary>What it is for, where the coach wrote it; null leaves it to the repetitions.</summary>
     public Purpose? Purpose { get; init; }

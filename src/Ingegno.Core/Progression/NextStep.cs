@@ -83,7 +83,12 @@ public static class NextStep
             return taught;
         }
 
-        if (anchor is null || line.Count != CountKind.Repetitions)
+        if (line.Form == SetForm.RestPause)
+        {
+            return MoreInAll(line, rules);
+        }
+
+        if (anchor is null || !line.Count.IsRepetitions())
         {
             return MoreRepetitions(line, line.TopOfRange + 1, rules, "no load to raise here");
         }
@@ -188,7 +193,6 @@ public static class NextStep
     public static int EarningCount(
         Prescription line, Exercise exercise, Rung next, ClientProfile client, StrengthAnchor anchor, HouseRules rules)
     {
-        var tempo = line.Tempo ?? Tempo.Reference;
         double reserve = line.Reserve ?? rules.Reserve;
         var effort = new ExerciseEffort(exercise, client, anchor, line.Geometry);
         double met = Resistance.Of(exercise.Load, next.Load, effort.BodyMoved, client.BodyMass).Kilograms;
@@ -218,7 +222,7 @@ public static class NextStep
         {
             var body = anchor.IsTotal ? Mass.Zero : effort.BodyMoved * client.BodyMass;
             var stronger = new ExerciseEffort(exercise, client, anchor.At(Mass.FromKilograms(greatest) - body), line.Geometry);
-            return new SetPlan(counts, load, tempo, line.Rest, Duration.Zero).Forecast(stronger);
+            return new SetPlan(counts, load, line.Style, line.Rest, []) { Form = line.Form }.Forecast(stronger);
         }
     }
 
@@ -239,6 +243,18 @@ public static class NextStep
         };
         string unit = line.Count == CountKind.Seconds ? "second" : "rep";
         return new Step(StepKind.Repetitions, $"Add 1 {unit} a set: {next.CountInWords}; {why}.", [.. arithmetic], next);
+    }
+
+    /// <summary>A rest-pause grows by its first bout: two more in all, so that the small ones still add up to it.</summary>
+    private static Step MoreInAll(Prescription line, HouseRules rules)
+    {
+        if (line.Counts[0] >= rules.RepetitionCap)
+        {
+            return new Step(StepKind.Hold, $"The same again: {line.Counts[0]} is the most a first bout is given; a heavier load or a harder variation comes next.", [], line);
+        }
+
+        var next = line with { Counts = line.Counts.SetItem(0, line.Counts[0] + 1).SetItem(line.Counts.Length - 1, line.Counts[^1] + 1) };
+        return new Step(StepKind.Repetitions, $"Add 1 to the first bout and 1 to the last: {next.CountInWords}.", ["The small bouts add up to the first."], next);
     }
 
     private static string Plural(int count, string word) => count == 1 ? word : word + "s";

@@ -33,7 +33,7 @@ public static class SessionLength
     /// <summary>Work and rests of one line; the rest after the very last set of a group is the change to the next.</summary>
     private static Duration OfOne(Prescription line, bool lastOfGroup)
     {
-        double perCount = line.Count == CountKind.Seconds ? 1 : (line.Tempo ?? Tempo.Reference).Seconds;
+        double perCount = line.Count.IsRepetitions() ? line.Style.Lasts.Seconds : line.Count.SecondsEach();
         var work = Duration.FromSeconds(line.Counts.Sum() * perCount * (line.PerSide ? 2 : 1));
         var switches = line.PerSide ? SetPlan.SideSwitch * line.Counts.Length : Duration.Zero;
         return work + switches + (line.Rest * (line.Counts.Length - (lastOfGroup ? 1 : 0)));

@@ -39,7 +39,7 @@ internal static class Alternatives
                 effort.EquivalentOf(effort.DemandOf(rung.Load)),
                 rung.Pull)),
         ];
-        var plan = new SetPlan(dose.Repetitions, dose.Rung.Load, dose.Tempo, dose.Rest, intent.PartnerTime);
+        var plan = new SetPlan(dose.Repetitions, dose.Rung.Load, dose.Style, dose.Rest, intent.Partners) { Form = dose.Form };
         return alternative with
         {
             Leanings = [.. candidate.Leanings, .. DoseLeanings.On(dose, intent, candidate.Exercise, line, client, rules)],

@@ -1,4 +1,5 @@
 using Ingegno.Core.Dosing;
+using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
@@ -19,15 +20,19 @@ internal static class Prescribing
         {
             Exercise = exercise.Id,
             Name = exercise.Name,
-            Count = dose is null ? UncomputedCount.KindOf(exercise, line) : CountKind.Repetitions,
+            Count = dose is null ? UncomputedCount.KindOf(exercise, line) : KindOf(dose, line),
             Counts = dose?.Repetitions ?? UncomputedCount.Of(exercise, line),
-            TopOfRange = dose?.TopOfRange ?? UncomputedCount.TopOf(exercise, line),
+            TopOfRange = dose is null ? UncomputedCount.TopOf(exercise, line) : TopOf(dose, line),
             PerSide = exercise.Sides == Sides.OneAtATime || line.PerSide,
             Load = rung.Load,
             Kit = rung.Load != Mass.Zero ? implement?.KitId : null,
             Hold = rung.Load != Mass.Zero ? implement?.Hold : null,
             LoadInWords = LoadWords.Of(rung, implement),
             Tempo = dose?.Tempo,
+            Partial = dose?.Style.Partial ?? PartialPart.None,
+            Pulses = dose?.Style.Pulses ?? 0,
+            Form = dose?.Form ?? SetForm.Straight,
+            Alternating = line.Alternating && exercise.Sides == Sides.OneAtATime,
             Rest = dose?.Rest ?? line.Rest ?? HouseRules.UsualRest(line.Sets[0].Middle),
             Reserve = dose is null ? null : Math.Round(Math.Max(0, dose.Reserve), 1),
             Purpose = line.Purpose,
@@ -35,10 +40,23 @@ internal static class Prescribing
             Supports = [.. candidate.SetUp.Placed.Where(p => p.Fixture.Kind != Homes.FixtureKind.Wall).SelectMany(Supporting)],
             Placement = [.. candidate.SetUp.Placed.Where(p => p.Fixture.Kind != Homes.FixtureKind.Wall).Select(PlacementInWords), .. FeetInWords(candidate.SetUp)],
             SetUp = exercise.SetUp,
-            Cues = [.. exercise.Cues, .. Shifted(written, exercise), .. candidate.Leanings.Select(l => l.Cue).OfType<string>(), .. FormFirst(line)],
+            Cues = [.. Told(dose, exercise), .. exercise.Cues, .. Shifted(written, exercise), .. candidate.Leanings.Select(l => l.Cue).OfType<string>(), .. FormFirst(line)],
             Cautions = exercise.Cautions,
         };
     }
+
+    /// <summary>Where effort ends the set at home as it was written to, the count is what the forecast expects.</summary>
+    private static CountKind KindOf(Dose dose, WrittenLine line) =>
+        dose.Form == SetForm.RestPause ? CountKind.Repetitions
+        : line.Sets.All(s => s.Kind == line.Sets[0].Kind) ? line.Sets[0].Kind
+        : CountKind.Repetitions;
+
+    /// <summary>An "up to" keeps its cap, or a higher one where the load is lighter.</summary>
+    private static int TopOf(Dose dose, WrittenLine line) =>
+        line.Sets[0].Kind == CountKind.UpTo ? Math.Max(line.Sets.Max(s => s.High), dose.Repetitions.Max()) : dose.TopOfRange;
+
+    private static IEnumerable<string> Told(Dose? dose, Exercise exercise) =>
+        dose is null ? [] : TechniqueWords.Of(exercise, dose.Style, dose.Form, dose.Repetitions);
 
     private static IEnumerable<string> Shifted(Exercise written, Exercise exercise)
     {

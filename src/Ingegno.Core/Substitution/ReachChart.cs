@@ -73,7 +73,7 @@ public sealed class ReachChart
                where line.Exercise is not null
                let exercise = catalogue[line.Exercise!]
                let intent = IntentReading.Read(
-                   line, exercise, client, _anchors.For(exercise), rules, Supersets.PartnerTime(line, session))
+                   line, exercise, client, _anchors.For(exercise), rules, Supersets.Partners(line, session))
                where intent is not null
                select (exercise, intent.Equivalent),
         ];
@@ -150,7 +150,7 @@ public sealed class ReachChart
         foreach (var rung in setUp.Ladder.Rungs)
         {
             var demand = effort.DemandOf(rung.Load);
-            if (demand < RepetitionCost.LeastDemand || demand.Value > 1)
+            if (demand < RepetitionCost.LeastDemand || demand > effort.MostDemand)
             {
                 continue;
             }

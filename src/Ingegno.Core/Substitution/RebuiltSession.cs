@@ -17,7 +17,7 @@ namespace Ingegno.Core.Substitution;
 /// <param name="Pinned">Kept when the session is built anew.</param>
 public sealed record LineChoice(
     int Line, string Text, string? Exercise = null, Mass? Load = null, int? Repetitions = null, Tempo? Tempo = null, Duration? Rest = null,
-    bool Alone = false, bool Pinned = false);
+    bool Alone = false, bool Pinned = false, PartialPart? Partial = null, int? Pulses = null, SetForm? Form = null, int? Sets = null);
 
 /// <summary>What became of a written line.</summary>
 public enum LineOutcome

@@ -106,7 +106,7 @@ public sealed class SessionRebuild
         }
 
         var role = Roles.Of(written, line, isFirst);
-        var intent = IntentReading.Read(line, written, _client, _anchors.For(written), _rules, Supersets.PartnerTime(line, session));
+        var intent = IntentReading.Read(line, written, _client, _anchors.For(written), _rules, Supersets.Partners(line, session));
         var found = _search.For(written, intent, role, id => WishFor(id, choice));
         var byHand = choice?.Exercise is null ? null : found.Candidates.FirstOrDefault(c => c.Exercise.Id == choice.Exercise);
         var chosen = byHand ?? GoesAcross(written, found) ?? Pick(found, used);
@@ -160,7 +160,8 @@ public sealed class SessionRebuild
     private static DoseWish WishFor(string exercise, LineChoice? choice) =>
         choice?.Exercise == exercise ? AsWish(choice) : DoseWish.None;
 
-    private static DoseWish AsWish(LineChoice choice) => new(choice.Load, choice.Repetitions, choice.Tempo, choice.Rest);
+    private static DoseWish AsWish(LineChoice choice) =>
+        new(choice.Load, choice.Repetitions, choice.Tempo, choice.Rest, choice.Partial, choice.Pulses, choice.Form, choice.Sets);
 
     /// <summary>A line that needs nothing this home lacks stays as it is.</summary>
     private static Candidate? GoesAcross(Exercise written, Choice found) =>

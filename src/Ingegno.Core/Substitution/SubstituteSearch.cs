@@ -121,7 +121,7 @@ public sealed class SubstituteSearch(
         foreach (var setUp in setUps)
         {
             var effort = new ExerciseEffort(exercise, client, anchor, setUp.Geometry);
-            if (DoseSearch.Find(intent, effort, Holdable(setUp.Ladder, exercise, anchor), rules, client.Level, wish) is not { } dose)
+            if (DoseSearch.Find(intent, effort, Holdable(setUp.Ladder, exercise, anchor), rules, client, wish) is not { } dose)
             {
                 continue;
             }
@@ -165,7 +165,7 @@ public sealed class SubstituteSearch(
         {
             var effort = new ExerciseEffort(candidate.Exercise, client, anchor.At(maximum), candidate.SetUp.Geometry);
             var demand = effort.DemandOf(candidate.Dose!.Rung.Load);
-            return demand.Value > 1 ? 0 : 1 / effort.CostOfRepetition(demand, candidate.Dose.Tempo);
+            return demand > effort.MostDemand ? 0 : 1 / effort.CostOfRepetition(demand, candidate.Dose.Style);
         }
     }
 

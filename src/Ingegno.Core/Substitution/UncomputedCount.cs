@@ -5,33 +5,46 @@ using Ingegno.Core.Programmes;
 namespace Ingegno.Core.Substitution;
 
 /// <summary>
-/// Counts of a line whose dose is not computed: as written, or turned from repetitions to seconds and back where a held
-/// exercise stands in for a moved one. A repetition at the reference tempo takes three seconds.
+/// Counts of a line whose dose is not computed: as written where the exercise is counted that way or goes across, else turned into
+/// what it is counted in by the time both take.
 /// </summary>
 internal static class UncomputedCount
 {
-    private const int SecondsARepetition = 3;
-
     /// <summary>Shortest hold and most repetitions a turned count comes to (common practice).</summary>
     private const int ShortestHold = 10, MostRepetitions = 20;
 
-    internal static CountKind KindOf(Exercise exercise, WrittenLine line) => exercise.Counted switch
-    {
-        Counted.Seconds => CountKind.Seconds,
-        _ when line.Sets[0].Kind == CountKind.Seconds => CountKind.Repetitions,
-        _ => line.Sets[0].Kind,
-    };
+    internal static CountKind KindOf(Exercise exercise, WrittenLine line) =>
+        IsKept(exercise, line) ? line.Sets[0].Kind : exercise.Counted switch
+        {
+            Counted.Seconds => CountKind.Seconds,
+            Counted.Steps => CountKind.Steps,
+            _ => CountKind.Repetitions,
+        };
 
     internal static ImmutableArray<int> Of(Exercise exercise, WrittenLine line) =>
         [.. line.Sets.Select(s => Turned(Math.Max(1, s.Middle), exercise, line))];
 
-    internal static int TopOf(Exercise exercise, WrittenLine line) => line.Sets.Max(s => Turned(Math.Max(1, s.High), exercise, line));
+    internal static int TopOf(Exercise exercise, WrittenLine line) =>
+        line.Sets.Max(s => Turned(Math.Max(s.Middle, s.High), exercise, line));
+
+    private static bool IsKept(Exercise exercise, WrittenLine line) => exercise.Id == line.Exercise || (exercise.Counted, line.Sets[0].Kind) switch
+    {
+        (Counted.Repetitions, var kind) => kind.IsRepetitions(),
+        (Counted.Seconds, var kind) => kind is CountKind.Seconds or CountKind.Breaths or CountKind.UntilGrip,
+        (Counted.Steps, var kind) => kind is CountKind.Steps or CountKind.Trips or CountKind.UntilGrip or CountKind.Repetitions,
+        _ => false,
+    };
 
     private static int Turned(int count, Exercise exercise, WrittenLine line)
     {
-        bool held = exercise.Counted == Counted.Seconds, writtenHeld = line.Sets[0].Kind == CountKind.Seconds;
-        return held == writtenHeld ? count
-            : held ? Math.Max(ShortestHold, count * SecondsARepetition)
-            : Math.Clamp(count / SecondsARepetition, 1, MostRepetitions);
+        if (IsKept(exercise, line))
+        {
+            return count;
+        }
+
+        int seconds = count * line.Sets[0].Kind.SecondsEach();
+        return exercise.Counted == Counted.Repetitions
+            ? Math.Clamp(seconds / CountKind.Repetitions.SecondsEach(), 1, MostRepetitions)
+            : Math.Max(ShortestHold, seconds);
     }
 }

@@ -15,7 +15,7 @@ internal static class WrittenAnchors
             .SelectMany(s => s.Lines, (session, line) => (session, line))
             .Where(p => p.line.Exercise is { } id && !lifted.Contains(id))
             .Select(p => IntentReading.AnchorFromLine(
-                p.line, catalogue[p.line.Exercise!], client, rules, Supersets.PartnerTime(p.line, p.session)))
+                p.line, catalogue[p.line.Exercise!], client, rules, Supersets.Partners(p.line, p.session)))
             .OfType<StrengthAnchor>();
         return StrengthAnchors.Of(client, catalogue, written);
     }

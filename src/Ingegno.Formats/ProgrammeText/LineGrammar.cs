@@ -22,13 +22,16 @@ internal abstract record LinePart
 
     internal sealed record PerSide : LinePart;
 
+    /// <summary>Both sides counted together, or taking turns: the count a side is half of it.</summary>
+    internal sealed record OfBothSides(bool Alternating) : LinePart;
+
     internal sealed record For(Purpose Purpose) : LinePart;
 
     internal sealed record Filler : LinePart;
 }
 
 /// <summary>The sets of a line, before their bounds are checked.</summary>
-internal sealed record SetsRead(int? Sets, ImmutableArray<SetTarget> Targets);
+internal sealed record SetsRead(int? Sets, ImmutableArray<SetTarget> Targets, double? Reserve = null);
 
 /// <summary>
 /// The grammar of one programme line after its exercise name: sets and repetitions, then load, effort, tempo and rest
@@ -44,29 +47,65 @@ internal static class LineGrammar
             .Where(t => int.TryParse(t.ToStringValue(), NumberStyles.None, CultureInfo.InvariantCulture, out _), "expected a whole number")
             .Select(t => int.Parse(t.ToStringValue(), CultureInfo.InvariantCulture));
 
+    /// <summary>"10-50" behind "max": the floor and the cap.</summary>
+    private static readonly TokenListParser<ProgrammeToken, (int Low, int High)> Bounds =
+        from low in Count
+        from dash in Token.EqualTo(ProgrammeToken.Dash)
+        from high in Count
+        select (Math.Min(low, high), Math.Max(low, high));
+
     private static readonly TokenListParser<ProgrammeToken, SetTarget> Target =
         (from low in Count
          from high in (from dash in Token.EqualTo(ProgrammeToken.Dash) from h in Count select h).OptionalOrDefault(low)
          from more in Token.EqualTo(ProgrammeToken.Plus).Optional()
          select more is null
              ? new SetTarget(CountKind.Repetitions, Math.Min(low, high), Math.Max(low, high))
-             : new SetTarget(CountKind.AsManyAsPossible, low, low))
-        .Or(Word("amrap", "max", "failure").Select(_ => new SetTarget(CountKind.AsManyAsPossible, 1, 1)));
+             : new SetTarget(CountKind.AsManyAsPossible, low, 0))
+        .Or(from word in Word("amrap", "max", "failure")
+            from bounds in Bounds.Try().OptionalOrDefault((Low: 1, High: 0))
+            select new SetTarget(CountKind.AsManyAsPossible, bounds.Low, bounds.High))
+        .Or(from up in Word("up")
+            from to in Word("to")
+            from most in Count
+            select new SetTarget(CountKind.UpTo, 1, most));
 
     private static readonly TokenListParser<ProgrammeToken, ImmutableArray<SetTarget>> Targets =
         from targets in Target.AtLeastOnceDelimitedBy(Token.EqualTo(ProgrammeToken.Slash))
-        from seconds in Maybe(Word("s", "sec", "secs", "second", "seconds"))
+        from unit in Maybe(Word("s", "sec", "secs", "second", "seconds", "breath", "breaths", "trip", "trips", "length", "lengths", "step", "steps"))
         from repetitions in Maybe(Word("reps", "rep", "repetitions"))
-        select seconds is null
+        select unit is null
             ? targets.ToImmutableArray()
-            : [.. targets.Select(t => t with { Kind = CountKind.Seconds })];
+            : [.. targets.Select(t => t with { Kind = KindOf(unit) })];
+
+    /// <summary>"until RPE 8", "until 2 left", "until grip".</summary>
+    private static readonly TokenListParser<ProgrammeToken, (SetTarget Target, double? Reserve)> Until =
+        from until in Word("until", "till")
+        from end in (from rpe in Word("rpe") from value in Number select (new SetTarget(CountKind.UntilEffort, 1, 0), (double?)(10 - value))).Try()
+            .Or((from value in Number from left in Word("left", "rir") select (new SetTarget(CountKind.UntilEffort, 1, 0), (double?)value)).Try())
+            .Or(from the in Maybe(Word("the", "your"))
+                from grip in Word("grip")
+                from goes in Maybe(Word("goes", "fails"))
+                select (new SetTarget(CountKind.UntilGrip, 1, 0), (double?)null))
+        select end;
+
+    private static CountKind KindOf(string unit) => unit[0] switch
+    {
+        'b' => CountKind.Breaths,
+        't' or 'l' => CountKind.Trips,
+        _ when unit.StartsWith("st", StringComparison.Ordinal) => CountKind.Steps,
+        _ => CountKind.Seconds,
+    };
 
     /// <summary>"4 x 6", "3 x 8-12", "3 x 10/10/8", "3 sets of 8", "10/10/8".</summary>
     internal static readonly TokenListParser<ProgrammeToken, SetsRead> Sets =
         (from sets in Count
          from times in Token.EqualTo(ProgrammeToken.Times)
-         from targets in Targets
-         select new SetsRead(sets, targets)).Try()
+         from until in Until
+         select new SetsRead(sets, [until.Target], until.Reserve)).Try()
+        .Or((from sets in Count
+             from times in Token.EqualTo(ProgrammeToken.Times)
+             from targets in Targets
+             select new SetsRead(sets, targets)).Try())
         .Or((from sets in Count
              from word in Word("set", "sets")
              from of in Maybe(Word("of"))
@@ -155,6 +194,10 @@ internal static class LineGrammar
          select (LinePart)new LinePart.PerSide()).Try()
         .Or(Word("each").Select(_ => (LinePart)new LinePart.PerSide()));
 
+    private static readonly TokenListParser<ProgrammeToken, LinePart> OfBothSides =
+        Word("alternating", "alternate").Select(_ => (LinePart)new LinePart.OfBothSides(true))
+            .Or(Word("total").Select(_ => (LinePart)new LinePart.OfBothSides(false)));
+
     /// <summary>"for skill", "for joint care".</summary>
     private static readonly TokenListParser<ProgrammeToken, LinePart> For =
         from word in Word("for")
@@ -180,7 +223,7 @@ internal static class LineGrammar
     /// <summary>Any one part, longest readings first.</summary>
     internal static readonly TokenListParser<ProgrammeToken, LinePart> Part =
         NamedTempo.Try().Or(BareTempo.Try()).Or(Percent.Try()).Or(Effort.Try()).Or(Rest.Try()).Or(Load.Try())
-            .Or(PerSide.Try()).Or(For.Try()).Or(OwnWeight.Try()).Or(Filler);
+            .Or(PerSide.Try()).Or(OfBothSides).Or(For.Try()).Or(OwnWeight.Try()).Or(Filler);
 
     private static TokenListParser<ProgrammeToken, string> Word(params string[] words) =>
         Token.EqualTo(ProgrammeToken.Word)

@@ -36,10 +36,29 @@ internal static class LineParts
                 return Problem("A rest lasts up to 30 minutes: write 90 s, 1:30 or 2 min.");
             case LinePart.PerSide:
                 return line with { PerSide = true };
+            case LinePart.OfBothSides both:
+                return ASide(line, both.Alternating);
             case LinePart.For purpose:
                 return line with { Purpose = purpose.Purpose };
             default:
                 return line;
+        }
+
+        // Alternating, an odd count would leave a side one short: both get the larger half.
+        WrittenLine ASide(WrittenLine whole, bool alternating)
+        {
+            if (whole.Sets.FirstOrDefault(s => (s.Low % 2) + (s.High % 2) > 0 && s.Kind.IsRepetitions() && !s.IsOpen) is { } odd)
+            {
+                problems.Add(new(at.Line, at.Column, at.Length,
+                    $"{odd.High} for both sides together leaves one side short: read as {(odd.High + 1) / 2} a side.", IsDoubt: true));
+            }
+
+            return whole with
+            {
+                PerSide = true,
+                Alternating = alternating,
+                Sets = [.. whole.Sets.Select(s => s with { Low = Math.Max(1, (s.Low + 1) / 2), High = (s.High + 1) / 2 })],
+            };
         }
 
         WrittenLine Problem(string message)

@@ -81,6 +81,7 @@ internal static class LineReader
             ExerciseName = name,
             Exercise = catalogue.Named(name)?.Id,
             Sets = SetsOf(sets, Place(at.Sets, at.Parts - 1), problems),
+            Intensity = new Intensity(Reserve: sets.Reserve is >= 0 and <= 9 ? sets.Reserve : null),
         };
         if (Meant(name, catalogue) is { } doubt)
         {
@@ -134,15 +135,34 @@ internal static class LineReader
             sets = Math.Min(20, read.Targets.Length);
         }
 
-        int most = read.Targets[0].Kind == CountKind.Seconds ? 600 : 100;
-        if (read.Targets.Any(t => t.Low < 1 || t.High > most))
+        var (most, words) = Bounds(read.Targets[0].Kind);
+        if (read.Targets.Any(t => t.Low < 1 || t.Low > most || t.High > most))
         {
-            problems.Add(new(at.Line, at.Column, at.Length, most == 100 ? "A set has 1 to 100 repetitions." : "A hold lasts 1 to 600 seconds."));
+            problems.Add(new(at.Line, at.Column, at.Length, words));
         }
 
-        ImmutableArray<SetTarget> bounded = [.. read.Targets.Select(t => t with { Low = Math.Clamp(t.Low, 1, most), High = Math.Clamp(t.High, 1, most) })];
+        if (read.Reserve is not (null or >= 0 and <= 9))
+        {
+            problems.Add(new(at.Line, at.Column, at.Length, "Effort goes from RPE 1 to 10, or 0 to 9 repetitions in reserve."));
+        }
+
+        ImmutableArray<SetTarget> bounded = [.. read.Targets.Select(t => t with
+        {
+            Low = Math.Clamp(t.Low, 1, most),
+            High = t.Kind is CountKind.AsManyAsPossible or CountKind.UntilEffort or CountKind.UntilGrip ? Math.Clamp(t.High, 0, most) : Math.Clamp(t.High, 1, most),
+        })];
         return bounded.Length == 1 ? [.. Enumerable.Repeat(bounded[0], sets)] : bounded;
     }
+
+    /// <summary>Most of a count in one set, and what to say over it.</summary>
+    private static (int Most, string Words) Bounds(CountKind kind) => kind switch
+    {
+        CountKind.Seconds => (600, "A hold lasts 1 to 600 seconds."),
+        CountKind.Breaths => (100, "A position is held for 1 to 100 breaths."),
+        CountKind.Trips => (50, "A carry has 1 to 50 trips a set."),
+        CountKind.Steps => (500, "A set has 1 to 500 steps."),
+        _ => (100, "A set has 1 to 100 repetitions."),
+    };
 
     /// <summary>Reports a stretch of tokens nothing could be made of, and goes on behind it.</summary>
     private static int SkipUnknown(

@@ -28,14 +28,14 @@ public class DoseSearchTests
     {
         var exercise = People.Exercise(line.Exercise!);
         var anchor = StrengthAnchors.Of(client, Catalogue.Shipped).For(exercise);
-        return IntentReading.Read(line, exercise, client, anchor, Rules, Duration.Zero)!;
+        return IntentReading.Read(line, exercise, client, anchor, Rules, [])!;
     }
 
     private static Dose? Find(Intent intent, string home, LoadLadder ladder, ClientProfile client, DoseWish? wish = null)
     {
         var exercise = People.Exercise(home);
         var anchor = StrengthAnchors.Of(client, Catalogue.Shipped).For(exercise)!;
-        return DoseSearch.Find(intent, new ExerciseEffort(exercise, client, anchor, new Geometry()), ladder, Rules, client.Level, wish ?? DoseWish.None);
+        return DoseSearch.Find(intent, new ExerciseEffort(exercise, client, anchor, new Geometry()), ladder, Rules, client, wish ?? DoseWish.None);
     }
 
     private static LoadLadder Ladder(params double[] kilograms) =>
@@ -146,12 +146,13 @@ public class DoseSearchTests
             var client = People.Man with { Level = c.Level };
             var intent = Read(Line("barbell-bench-press", c.Sets, c.Repetitions, new Intensity(Reserve: Math.Min(4, c.Reserve))), client);
             var dose = Find(intent, c.Home, Ladder(c.Loads), client);
-            if (dose is null || dose.Repetitions.Distinct().Count() > 1 || dose.Repetitions[0] >= Rules.RepetitionCap)
+            if (dose is null || dose.Form == SetForm.RestPause || dose.Repetitions.Distinct().Count() > 1 || dose.Repetitions[0] >= Rules.RepetitionCap)
             {
                 return;
             }
 
-            var more = Find(intent, c.Home, Ladder(c.Loads), client, new DoseWish(dose.Rung.Load, dose.Repetitions[0] + 1, dose.Tempo))!;
+            var more = Find(intent, c.Home, Ladder(c.Loads), client, new DoseWish(
+                dose.Rung.Load, dose.Repetitions[0] + 1, dose.Tempo, dose.Rest, dose.Style.Partial, dose.Style.Pulses, dose.Form))!;
             more.Reserve.ShouldBeLessThan(dose.Reserve);
             more.Reserve.ShouldBeLessThan((c.Level == Level.Beginner ? Math.Max(2, intent.Reserve) : intent.Reserve) + 0.01);
         });

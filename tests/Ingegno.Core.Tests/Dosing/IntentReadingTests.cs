@@ -26,7 +26,7 @@ public class IntentReadingTests
         client ??= People.Man;
         var exercise = People.Exercise(line.Exercise!);
         return IntentReading.Read(
-            line, exercise, client, StrengthAnchors.Of(client, Catalogue.Shipped).For(exercise), HouseRules.Default, Duration.FromSeconds(partnerTime));
+            line, exercise, client, StrengthAnchors.Of(client, Catalogue.Shipped).For(exercise), HouseRules.Default, partnerTime == 0 ? [] : [new PartnerSet(Duration.FromSeconds(partnerTime), Duration.Zero, 0, false)]);
     }
 
     [Fact]
@@ -92,7 +92,7 @@ public class IntentReadingTests
     [Fact]
     public void As_many_as_possible_is_what_the_forecast_says()
     {
-        var line = Line("barbell-bench-press", new SetTarget(CountKind.AsManyAsPossible, 1, 1), sets: 1, intensity: new Intensity(Load: Mass.FromKilograms(80.01)));
+        var line = Line("barbell-bench-press", new SetTarget(CountKind.AsManyAsPossible, 1, 0), sets: 1, intensity: new Intensity(Load: Mass.FromKilograms(80.01)));
         Read(line)!.Repetitions.ShouldBe([7]);
         Read(line with { Intensity = new Intensity(Load: Mass.FromKilograms(79.9)) })!.Repetitions.ShouldBe([8]);
     }
@@ -110,11 +110,11 @@ public class IntentReadingTests
     public void A_written_load_teaches_the_maximum_where_no_lift_is_known()
     {
         var line = Line("barbell-bench-press", Reps(8), sets: 1, intensity: new Intensity(Load: Mass.FromKilograms(60), Reserve: 0));
-        var anchor = IntentReading.AnchorFromLine(line, People.Exercise("barbell-bench-press"), People.Man, HouseRules.Default, Duration.Zero)!;
+        var anchor = IntentReading.AnchorFromLine(line, People.Exercise("barbell-bench-press"), People.Man, HouseRules.Default, [])!;
         anchor.Maximum.Kilograms.ShouldBe(75, 0.01);
         anchor.Spread.ShouldBe(0.08);
         var assumed = IntentReading.AnchorFromLine(
-            line with { Intensity = new Intensity(Load: Mass.FromKilograms(60)) }, People.Exercise("barbell-bench-press"), People.Man, HouseRules.Default, Duration.Zero)!;
+            line with { Intensity = new Intensity(Load: Mass.FromKilograms(60)) }, People.Exercise("barbell-bench-press"), People.Man, HouseRules.Default, [])!;
         assumed.Spread.ShouldBe(0.12);
 
         // Two left on eight is ten to failure, 75 percent.
@@ -124,7 +124,7 @@ public class IntentReadingTests
     [Fact]
     public void One_limb_at_a_time_gives_each_side_the_others_set_as_rest()
     {
-        var plan = new SetPlan([10, 10], Mass.FromKilograms(10), Tempo.Reference, Duration.FromSeconds(60), Duration.Zero);
+        var plan = new SetPlan([10, 10], Mass.FromKilograms(10), Tempo.Reference, Duration.FromSeconds(60), []);
         plan.RestOfOneSide(People.Exercise("dumbbell-curl")).Seconds.ShouldBe(60);
 
         // Ten repetitions of three seconds for the other arm, and ten to change hands.
@@ -138,9 +138,9 @@ public class IntentReadingTests
         var session = new WrittenSession("s", [Member(1, "A", 30), Member(2, "A", 90), Member(3, null, 60), Member(4, "B", 60)]);
 
         // The partner's set of about 40 s and its rest.
-        Supersets.PartnerTime(session.Lines[0], session).Seconds.ShouldBe(130);
-        Supersets.PartnerTime(session.Lines[1], session).Seconds.ShouldBe(70);
-        Supersets.PartnerTime(session.Lines[2], session).Seconds.ShouldBe(0);
-        Supersets.PartnerTime(session.Lines[3], session).Seconds.ShouldBe(0);
+        Supersets.Partners(session.Lines[0], session).Sum(p => p.Time.Seconds).ShouldBe(130);
+        Supersets.Partners(session.Lines[1], session).Sum(p => p.Time.Seconds).ShouldBe(70);
+        Supersets.Partners(session.Lines[2], session).Sum(p => p.Time.Seconds).ShouldBe(0);
+        Supersets.Partners(session.Lines[3], session).Sum(p => p.Time.Seconds).ShouldBe(0);
     }
 }

@@ -111,9 +111,9 @@ public class HouseRuleTests
     [Fact]
     public void Pauses_at_the_long_point_are_not_held_at_the_top()
     {
-        var light = Of("joost-aalders").WithKit(People.Handles(2, 1, (1.25, 4)));
-        var hardest = Way(light.Line("rear-shoulder-fly", 3, 8, intensity: new(Load: Mass.FromKilograms(14))), "rear-shoulder-fly");
-        var longPoint = Way(light.Line("rear-shoulder-fly", 3, 8, Taught(Teaching.PauseAtLong), new(Load: Mass.FromKilograms(14))), "rear-shoulder-fly");
+        var light = Of("joost-aalders").WithKit(People.Handles(2, 1, (0.5, 4)));
+        var hardest = Way(light.Line("rear-shoulder-fly", 3, 8, intensity: new(Reserve: 0)), "rear-shoulder-fly");
+        var longPoint = Way(light.Line("rear-shoulder-fly", 3, 8, Taught(Teaching.PauseAtLong), new(Reserve: 0)), "rear-shoulder-fly");
         longPoint.Prescription.Tempo!.Value.AfterLifting.ShouldBe(0);
         hardest.Prescription.Tempo!.Value.ShouldNotBe(longPoint.Prescription.Tempo!.Value);
         longPoint.Leanings.Select(l => l.Name).ShouldContain(School.Named(Teaching.PauseAtLong));

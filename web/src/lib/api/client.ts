@@ -44,6 +44,7 @@ export type RebuiltSession = Schemas['RebuiltSession'];
 export type RebuiltLine = Schemas['RebuiltLine'];
 export type Alternative = Schemas['Alternative'];
 export type Bridge = Schemas['Bridge'];
+export type Measure = Schemas['Measure'];
 export type LineChoice = Schemas['LineChoice'];
 export type PlanView = Schemas['PlanView'];
 export type PlannedSession = Schemas['PlannedSession'];

@@ -882,10 +882,10 @@ export interface components {
             consumable: boolean;
         };
         /**
-         * @description What a set counts in.
+         * @description What a set counts in, and what ends it.
          * @enum {unknown}
          */
-        CountKind: "repetitions" | "seconds" | "asManyAsPossible";
+        CountKind: "repetitions" | "seconds" | "asManyAsPossible" | "upTo" | "breaths" | "trips" | "steps" | "untilEffort" | "untilGrip";
         /**
          * @description What a set of an exercise counts.
          * @enum {unknown}
@@ -1135,6 +1135,17 @@ export interface components {
             filled: components["schemas"]["Share"];
             rung: components["schemas"]["Rung"];
         };
+        /** @description Finishing a set on an easier variation: seven full, four kneeling. Each is logged for itself. */
+        Finish: {
+            /** @description Catalogue id. */
+            exercise: string;
+            name: string;
+            /**
+             * Format: int32
+             * @description Repetitions of it the forecast expects after failing the first.
+             */
+            expected: number;
+        };
         /** @description What is typed to make the first account. */
         FirstCoachForm: {
             name: string;
@@ -1272,6 +1283,12 @@ export interface components {
              * @description Repetitions that count for growth or strength.
              */
             effective: number;
+            /**
+             * Format: double
+             * @description Held at the end of the set; 0 where nothing is.
+             * @default 0
+             */
+            heldSeconds: number;
             /**
              * Format: double
              * @description Repetitions in reserve; negative when the set cannot be done as planned.
@@ -1430,6 +1447,21 @@ export interface components {
             mostAboveIntent: number;
             /**
              * Format: int32
+             * @description Most sets a line is given on top of the written ones, where nothing else closes a gap.
+             */
+            mostAddedSets: number;
+            /**
+             * Format: int32
+             * @description Test sets for as many as possible end at this count: then the variation is too easy.
+             */
+            testSetCap: number;
+            /**
+             * Format: int32
+             * @description A test set that would stay under this is finished on an easier variation.
+             */
+            testSetFloor: number;
+            /**
+             * Format: int32
              * @description Days a fixture's pass lasts.
              */
             passDays: number;
@@ -1522,10 +1554,12 @@ export interface components {
              * @description Repetitions the last set could go to.
              */
             lastToFailure: number;
+            /** @description As many as possible: it may go to the cap of test sets. */
+            isTestSet: boolean;
             tempo: components["schemas"]["Tempo"];
             rest: components["schemas"]["Duration"];
-            /** @description Work and rests of the partners of a superset between two sets. */
-            partnerTime: components["schemas"]["Duration"];
+            /** @description Sets of the partners of a superset; empty for a line that stands alone. */
+            partners: components["schemas"]["PartnerSet"][];
             cap: null | components["schemas"]["Demand"];
             /** @description The maximum it was read with. */
             anchor: components["schemas"]["StrengthAnchor"];
@@ -1810,6 +1844,12 @@ export interface components {
              * @default false
              */
             pinned: boolean;
+            partial: null | components["schemas"]["PartialPart"];
+            /** Format: int32 */
+            pulses: null | number;
+            form: null | components["schemas"]["SetForm"];
+            /** Format: int32 */
+            sets: null | number;
         };
         /** @description How closely a main lift is copied, held against what this client needs; apart from the fit. */
         LineCloseness: {
@@ -1884,7 +1924,7 @@ export interface components {
          * @description What carries a part of the gym set's effect at home, in the order the measures are taken.
          * @enum {unknown}
          */
-        Measure: "load" | "repetitions" | "slowerOrPaused";
+        Measure: "load" | "repetitions" | "slowerOrPaused" | "shorterRest" | "hold" | "restPause" | "moreSets";
         /** @description What stands behind a body share: shown when a coach opens the number. */
         ModelStory: {
             /** @description Where the resistance is told. */
@@ -1961,6 +2001,26 @@ export interface components {
              */
             moved: null | number;
             ladder: components["schemas"]["PackedRung"][];
+        };
+        /**
+         * @description What part of a movement is done beside, or instead of, the whole one.
+         * @enum {unknown}
+         */
+        PartialPart: "none" | "andAQuarter" | "andAHalf" | "shortHalf";
+        /** @description A partner's set in a superset, as the exercise in hand meets it in every round. */
+        PartnerSet: {
+            /** @description Its work, both sides where one limb works. */
+            lasts: components["schemas"]["Duration"];
+            /** @description Before the next exercise of the round. */
+            restAfter: components["schemas"]["Duration"];
+            /**
+             * Format: double
+             * @description What it drains of the budget in hand through shared muscles, 0 or more.
+             */
+            drain: number;
+            /** @description Its turn in a round is before the exercise in hand. */
+            comesFirst: boolean;
+            time: components["schemas"]["Duration"];
         };
         /**
          * @description The movement pattern: what a session should not lose when its exercises are swapped.
@@ -2188,6 +2248,18 @@ export interface components {
             /** @description "Rucksack on the back: 3 big bottles + 2 books = 7.4 kg"; "own weight". */
             loadInWords: string;
             tempo: null | components["schemas"]["Tempo"];
+            /** @description A partial movement done beside, or instead of, the whole one. */
+            partial: components["schemas"]["PartialPart"];
+            /**
+             * Format: int32
+             * @description Pulses at the hard end of each repetition.
+             */
+            pulses: number;
+            /** @description How the sets are built; of a rest-pause ImmutableArray&lt;int&gt; Prescription.Counts are the bouts. */
+            form: components["schemas"]["SetForm"];
+            /** @description Sides take turns within a set; else one side is done first. */
+            alternating: boolean;
+            finishOn: null | components["schemas"]["Finish"];
             rest: components["schemas"]["Duration"];
             /**
              * Format: double
@@ -2204,7 +2276,7 @@ export interface components {
             setUp: string[];
             cues: string[];
             cautions: string[];
-            /** @description "4 x 8 a side", "3 x 10/10/8", "3 x 30 s". */
+            /** @description "4 x 8 a side", "3 x 10/10/8", "3 x 30 s", "24 in all: 12 + 5 + 4 + 3". */
             countInWords: null | string;
         };
         /** @description A thing that could be bought and what it costs. */
@@ -2427,6 +2499,12 @@ export interface components {
             firstRun: boolean;
             coach: null | components["schemas"]["CoachView"];
         };
+        /**
+         * @description How a set, or the series of sets of an exercise, is built. In contrast, RepetitionStyle says how each
+         *     repetition is done.
+         * @enum {unknown}
+         */
+        SetForm: "straight" | "pushFirst" | "restPause" | "holdToFatigue";
         /** @description One set as done. */
         SetLog: {
             /**
@@ -2470,15 +2548,23 @@ export interface components {
         /** @description What one written set asks: an exact count has equal ends. */
         SetTarget: {
             kind: components["schemas"]["CountKind"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Fewest; of as many as possible the floor, 1 where none is written.
+             */
             low: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Most; of as many as possible the cap, 0 where the house rule's holds.
+             */
             high: number;
             /**
              * Format: int32
-             * @description The count to plan with: the middle of a range, rounded up.
+             * @description The count to plan with: the middle of a range, rounded up; the cap of an "up to".
              */
             middle: number;
+            /** @description Nothing says how many: the forecast has to. */
+            isOpen: boolean;
         };
         /**
          * @description Where an exercise is done.
@@ -2783,6 +2869,8 @@ export interface components {
             tempo: null | components["schemas"]["Tempo"];
             rest: null | components["schemas"]["Duration"];
             perSide: boolean;
+            /** @description Sides take turns within a set; else one side is done first. The count is per side all the same. */
+            alternating: boolean;
             purpose: null | components["schemas"]["Purpose"];
         };
     };

@@ -5,6 +5,7 @@
 	import Ruler from '$lib/drawing/Ruler.svelte';
 	import { clock, massWithUnit, shownMass, type MassUnit } from '$lib/units';
 	import ExercisePick from '$lib/client/ExercisePick.svelte';
+	import { UNDOSED } from './bench.svelte';
 	import Computation from './Computation.svelte';
 	import Leanings from './Leanings.svelte';
 	import TempoDial from './TempoDial.svelte';
@@ -44,7 +45,7 @@
 	});
 
 	function take(exercise: string) {
-		onchoose({ exercise, load: null, repetitions: null, tempo: null, rest: null });
+		onchoose({ exercise, ...UNDOSED });
 	}
 </script>
 

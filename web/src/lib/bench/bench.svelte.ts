@@ -214,14 +214,23 @@ function blank(line: RebuiltLine): LineChoice {
 		line: line.written.number,
 		text: line.written.text,
 		exercise: line.chosen?.prescription.exercise ?? null,
-		load: null,
-		repetitions: null,
-		tempo: null,
-		rest: null,
+		...UNDOSED,
 		alone: false,
 		pinned: false
 	};
 }
+
+/** Nothing of the dose fixed by hand: all of it is worked out. */
+export const UNDOSED = {
+	load: null,
+	repetitions: null,
+	tempo: null,
+	rest: null,
+	partial: null,
+	pulses: null,
+	form: null,
+	sets: null
+} satisfies Partial<LineChoice>;
 
 function same(a: Draft, b: Draft): boolean {
 	return a.text === b.text && JSON.stringify(a.choices) === JSON.stringify(b.choices);

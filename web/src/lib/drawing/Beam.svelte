@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Bridge } from '$lib/api/client';
+	import type { Bridge, Measure } from '$lib/api/client';
 
 	/** The bridge of a line: two posts, and between them what carries the gym set's effect at home. */
 	let { bridge }: { bridge: Bridge } = $props();
@@ -18,11 +18,8 @@
 			return bar;
 		});
 	});
-	const fill = {
-		load: 'var(--color-primary)',
-		repetitions: 'url(#hatch-repetitions)',
-		slowerOrPaused: 'url(#hatch-slowerOrPaused)'
-	};
+	const fillOf = (measure: Measure) =>
+		measure === 'load' ? 'var(--color-primary)' : `url(#hatch-${measure})`;
 	const words = $derived(bridge.parts.map((part) => part.text).join(', '));
 </script>
 
@@ -41,7 +38,7 @@
 		<text x="98" y="20" text-anchor="middle" class="fill-soft text-[11.5px]">far from failure in both</text>
 	{:else}
 		{#each bars as bar (bar.measure)}
-			<rect x={bar.x} y="28" width={Math.max(0, bar.width)} height="14" fill={fill[bar.measure]} />
+			<rect x={bar.x} y="28" width={Math.max(0, bar.width)} height="14" fill={fillOf(bar.measure)} />
 		{/each}
 		{#if open >= 0.5}
 			<rect

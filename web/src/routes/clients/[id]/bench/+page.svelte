@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import type { Alternative, LineChoice } from '$lib/api/client';
-	import { Bench } from '$lib/bench/bench.svelte';
+	import { Bench, UNDOSED } from '$lib/bench/bench.svelte';
 	import Compare from '$lib/bench/Compare.svelte';
 	import LinePanel from '$lib/bench/LinePanel.svelte';
 	import Drills from '$lib/bench/Drills.svelte';
@@ -66,7 +66,7 @@
 		else if (event.key === 'ArrowLeft') step(-1);
 		else if (number >= 1 && number <= 9 && line?.alternatives[number - 1]) {
 			const exercise = line.alternatives[number - 1]?.prescription.exercise ?? null;
-			choose({ exercise, load: null, repetitions: null, tempo: null, rest: null });
+			choose({ exercise, ...UNDOSED });
 		} else if (event.key === 'b' && line) bench.release(line);
 		else if (event.key === 'B') bench.releaseAll(lines);
 		else if (event.key === 'w') bench.releaseAll(bench.view.sessions.flatMap((s) => s.lines));
@@ -256,7 +256,7 @@ Plank 3 x 45 s</pre>
 		{other}
 		ontake={(exercise) => {
 			other = null;
-			choose({ exercise, load: null, repetitions: null, tempo: null, rest: null });
+			choose({ exercise, ...UNDOSED });
 		}}
 		onclose={() => (other = null)}
 	/>
