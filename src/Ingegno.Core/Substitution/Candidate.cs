@@ -23,7 +23,10 @@ public sealed record Candidate(
     public ImmutableArray<Leaning> Leanings { get; init; } = [];
 
     /// <summary>What candidates are ordered by: the fit, leaned on by rules and traits, and of nearly equal fits the preferred.</summary>
-    internal double Rank => Leanings.Aggregate(Fit.Score.Fraction * (Preferred ? PreferredIsWorth : 1), (rank, l) => rank * l.Worth);
+    internal double Rank => RankOf(Fit, Preferred, Leanings);
+
+    internal static double RankOf(Fit fit, bool preferred, ImmutableArray<Leaning> leanings) =>
+        leanings.Aggregate(fit.Score.Fraction * (preferred ? PreferredIsWorth : 1), (rank, l) => rank * l.Worth);
 }
 
 /// <summary>A forecast with its 80 percent range.</summary>

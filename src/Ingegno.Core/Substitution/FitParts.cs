@@ -1,6 +1,7 @@
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
+using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Substitution;
 
@@ -17,11 +18,20 @@ internal static class FitParts
 
     /// <param name="dose">Null where no load is modelled on either side: nothing to fall short of.</param>
     internal static double[] Of(Exercise written, Exercise candidate, Intent? intent, Dose? dose, Level level) =>
+        With(written, candidate, level, dose is not null
+            ? DosePart(intent!, dose.Feasible.Fraction, dose.Effective, dose.Equivalent)
+            : written.IsForecast == candidate.IsForecast ? 1 : UnknownDose);
+
+    /// <summary>The parts at the most a dose could reach: none searched for comes to more.</summary>
+    internal static double[] AtMost(Exercise written, Exercise candidate, Intent intent, DoseBound bound, Level level) =>
+        With(written, candidate, level, DosePart(intent, 1, bound.Effective, bound.Equivalent));
+
+    private static double[] With(Exercise written, Exercise candidate, Level level, double dose) =>
     [
         written.Muscles.OverlapWith(candidate.Muscles).Fraction,
         Direction(written, candidate),
         written.Kind == candidate.Kind && written.IsBallistic == candidate.IsBallistic ? 1 : OtherKind,
-        dose is not null ? DosePart(intent!, dose) : written.IsForecast == candidate.IsForecast ? 1 : UnknownDose,
+        dose,
         Sides(written.Sides, candidate.Sides),
         Range(written.Range, candidate.Range) * (candidate.IsLoweringOnly && !written.IsLoweringOnly ? HalfTheMovement : 1),
         Skill(written, candidate, level),
@@ -38,13 +48,13 @@ internal static class FitParts
     /// demand comes. Strength (five or fewer) lives on the demand and takes the count by its root; size comes with
     /// light loads too and takes it the other way round.
     /// </summary>
-    private static double DosePart(Intent intent, Dose dose)
+    private static double DosePart(Intent intent, double feasible, double effective, Demand equivalent)
     {
         int sets = intent.Repetitions.Length;
-        double reached = Math.Min(1, (dose.Effective + sets) / (intent.Effective + sets));
-        double nearness = Math.Min(1, dose.Equivalent.Value / Math.Max(0.05, intent.Equivalent.Value));
+        double reached = Math.Min(1, (effective + sets) / (intent.Effective + sets));
+        double nearness = Math.Min(1, equivalent.Value / Math.Max(0.05, intent.Equivalent.Value));
         bool strength = intent.Repetitions.Max() <= 5;
-        return dose.Feasible.Fraction * (strength ? Math.Sqrt(reached) * nearness : reached * Math.Sqrt(nearness));
+        return feasible * (strength ? Math.Sqrt(reached) * nearness : reached * Math.Sqrt(nearness));
     }
 
     private static double Sides(Sides written, Sides candidate) =>

@@ -13,7 +13,7 @@ internal static class Pairs
     private const double EnoughAlone = 0.50, WorthAdding = 0.15;
 
     /// <summary>Helpers looked at, best first.</summary>
-    private const int Looked = 60;
+    internal const int Looked = 60;
 
     /// <summary>The weight from which an exercise is for a muscle; the other part of the hamstrings counts less.</summary>
     private const double PrimeMover = 0.65;

@@ -107,15 +107,19 @@ public sealed class SessionRebuild
 
         var role = Roles.Of(written, line, isFirst);
         var intent = IntentReading.Read(line, written, _client, _anchors.For(written), _rules, Supersets.Partners(line, session));
-        var found = _search.For(written, intent, role, id => WishFor(id, choice));
+        // One more than are shown for every exercise already used, so that the best unused one is always among them.
+        int most = MostAlternatives + used.Count + 1;
+        var found = _search.For(written, intent, role, id => WishFor(id, choice), wanted: most, asked: IsAsked);
         var byHand = choice?.Exercise is null ? null : found.Candidates.FirstOrDefault(c => c.Exercise.Id == choice.Exercise);
         var chosen = byHand ?? GoesAcross(written, found) ?? Pick(found, used);
         if (choice is not null && choice.Exercise is null && chosen is not null)
         {
             // A dose fixed by hand belongs to whatever exercise is proposed: work that one out again with it.
-            found = _search.For(written, intent, role, id => id == chosen.Exercise.Id ? AsWish(choice) : DoseWish.None);
+            found = _search.For(written, intent, role, id => id == chosen.Exercise.Id ? AsWish(choice) : DoseWish.None, wanted: most, asked: IsAsked);
             chosen = found.Candidates.FirstOrDefault(c => c.Exercise.Id == chosen.Exercise.Id) ?? chosen;
         }
+
+        bool IsAsked(string id) => id == choice?.Exercise || asked.Contains(id);
 
         Candidate[] added = chosen is null || choice is { Alone: true } ? [] : [.. AddedTo(written, intent, role, chosen)];
         return Describe(line, written, role, intent, found, chosen, byHand is not null, asked) with
@@ -131,7 +135,7 @@ public sealed class SessionRebuild
     private IReadOnlyList<Candidate> AddedTo(Exercise written, Intent? intent, Role role, Candidate chosen) =>
         Pairs.Wanted(written, chosen)
             ? Pairs.Added(
-                written, chosen, _search.For(written, intent, role, _ => DoseWish.None, e => Pairs.MayHelp(written, e), worthNaming: 0).Candidates)
+                written, chosen, _search.For(written, intent, role, _ => DoseWish.None, e => Pairs.MayHelp(written, e), worthNaming: 0, wanted: Pairs.Looked).Candidates)
             : [];
 
     private LineCloseness ClosenessOf(Exercise written, Intent intent, Candidate chosen)
@@ -140,11 +144,7 @@ public sealed class SessionRebuild
         bool isShort = LineCloseness.Of(chosen.Fit) < required;
         string lost = Reason.Loss(written, chosen, intent) ?? Reason.Decided(written, chosen, intent);
         return LineCloseness.Judge(
-            chosen, lost, required, _client, _today, isShort ? _withPurchases.Value.Select(p => (p.Thing, Best(p.Search))) : []);
-
-        Share Best(SubstituteSearch search) =>
-            search.For(written, intent, Role.Main, _ => DoseWish.None, e => e.Pattern == written.Pattern && e.Line == written.Line).Candidates
-                .Select(c => LineCloseness.Of(c.Fit)).DefaultIfEmpty(Share.Zero).Max();
+            chosen, lost, required, _client, _today, isShort ? _withPurchases.Value.Select(p => (p.Thing, p.Search.Closest(written, intent))) : []);
     }
 
     /// <summary>Homes change after a choice was made: the coach is told, not overruled in silence.</summary>

@@ -15,6 +15,9 @@ public sealed class SubstituteSearch(
     /// <summary>Likeness under which nobody would think of an exercise for this line.</summary>
     private const double WorthNaming = 0.35;
 
+    /// <summary>Fits nearer than this are equal.</summary>
+    private const double EqualFits = 0.005;
+
     private static readonly Share Unlike = Share.Of(-1);
 
     private readonly Dictionary<string, SetUpSearch.Found> _setUps = new(StringComparer.Ordinal);
@@ -23,10 +26,12 @@ public sealed class SubstituteSearch(
     /// <param name="wishes">Doses a coach has fixed by hand, by exercise id.</param>
     /// <param name="among">Narrows what is looked at; null for the whole catalogue.</param>
     /// <param name="worthNaming">Likeness under which an exercise is passed over.</param>
+    /// <param name="wanted">How many of the best are wanted; others are left out without a dose being searched for them.</param>
+    /// <param name="asked">Exercises answered for, however far down they come; the written one always is.</param>
     public Choice For(Exercise written, Intent? intent, Role role, Func<string, DoseWish> wishes,
-        Func<Exercise, bool>? among = null, double worthNaming = WorthNaming)
+        Func<Exercise, bool>? among = null, double worthNaming = WorthNaming, int wanted = int.MaxValue, Func<string, bool>? asked = null)
     {
-        var candidates = new List<Candidate>();
+        var possible = new List<Possible>();
         var refused = new List<Refused>();
         foreach (var exercise in catalogue.Exercises)
         {
@@ -41,10 +46,10 @@ public sealed class SubstituteSearch(
                 continue;
             }
 
-            var (candidate, reasons) = Try(exercise, written, intent, role, wishes(exercise.Id));
-            if (candidate is not null)
+            var (found, reasons) = Look(exercise, written, intent, role);
+            if (found is not null)
             {
-                candidates.Add(candidate with { Preferred = IsPreferred(exercise), Leanings = Leaning.On(exercise, client, rules) });
+                possible.Add(found);
             }
             else if (exercise.Setting != Setting.Gym)
             {
@@ -52,10 +57,65 @@ public sealed class SubstituteSearch(
             }
         }
 
+        var candidates = new List<Candidate>();
+        var best = new PriorityQueue<double, double>();
+        foreach (var p in possible.OrderByDescending(p => p.MostRank))
+        {
+            var wish = wishes(p.Exercise.Id);
+            bool mustAnswer = wish != DoseWish.None || p.Exercise.Id == written.Id || asked?.Invoke(p.Exercise.Id) == true;
+            if (!mustAnswer && best.Count >= wanted && p.MostRank < best.Peek())
+            {
+                continue;
+            }
+
+            if (Try(p, written, intent, role, wish) is not { } candidate)
+            {
+                refused.Add(new Refused(p.Exercise, [new Refusal(RefusalCause.Dose, TooHeavy(p.Exercise))], Likeness(written, p.Exercise)));
+                continue;
+            }
+
+            candidates.Add(candidate);
+            best.Enqueue(candidate.Rank, candidate.Rank);
+            if (best.Count > wanted)
+            {
+                best.Dequeue();
+            }
+        }
+
         return new Choice(
             [.. candidates.OrderByDescending(c => Math.Round(c.Rank, 6)).ThenBy(c => c.Exercise.Id, StringComparer.Ordinal)],
             [.. refused.OrderByDescending(r => r.Likeness).ThenBy(r => r.Exercise.Id, StringComparer.Ordinal)]);
     }
+
+    /// <summary>The closest copy of a main lift that anything here comes to; 0 where nothing does.</summary>
+    public Share Closest(Exercise written, Intent intent)
+    {
+        var best = Share.Zero;
+        foreach (var exercise in catalogue.Exercises.Where(e => e.Pattern == written.Pattern && e.Line == written.Line))
+        {
+            if (Look(exercise, written, intent, Role.Main).Found is { } found && found.MostCloseness > best
+                && Try(found, written, intent, Role.Main, DoseWish.None) is { } candidate)
+            {
+                var reached = LineCloseness.Of(candidate.Fit);
+                best = reached > best ? reached : best;
+            }
+        }
+
+        return best;
+    }
+
+    /// <summary>An exercise that passed its gate and has a set-up, with the most it could come to.</summary>
+    private sealed record Possible(
+        Exercise Exercise, ImmutableArray<PossibleSetUp> SetUps, ImmutableArray<Leaning> Leanings, bool Preferred, Fit MostFit)
+    {
+        internal double MostRank { get; } = Candidate.RankOf(MostFit, Preferred, Leanings);
+
+        internal Share MostCloseness => LineCloseness.Of(MostFit);
+    }
+
+    /// <param name="Effort">Null where no dose is computed.</param>
+    /// <param name="MostFit">With the most a dose on it could reach.</param>
+    private sealed record PossibleSetUp(SetUp SetUp, ExerciseEffort? Effort, LoadLadder Ladder, Fit MostFit);
 
     private bool IsPreferred(Exercise exercise) =>
         rules.Preferred.Contains(exercise.Id) || client.Preferred.Contains(exercise.Id);
@@ -72,8 +132,7 @@ public sealed class SubstituteSearch(
         return Share.Of((0.7 * muscles) + (written.Pattern == exercise.Pattern ? 0.3 : 0));
     }
 
-    private (Candidate? Candidate, ImmutableArray<Refusal> Reasons) Try(
-        Exercise exercise, Exercise written, Intent? intent, Role role, DoseWish wish)
+    private (Possible? Found, ImmutableArray<Refusal> Reasons) Look(Exercise exercise, Exercise written, Intent? intent, Role role)
     {
         if (exercise.Setting == Setting.Gym)
         {
@@ -87,15 +146,45 @@ public sealed class SubstituteSearch(
             return (null, [.. against, .. found.Refusals]);
         }
 
-        if (intent is null || !exercise.IsForecast)
+        ImmutableArray<PossibleSetUp> setUps = intent is null || !exercise.IsForecast
+            ? [new(found.SetUps[0], null, found.SetUps[0].Ladder, Fit.Of(FitParts.Of(written, exercise, intent, null, client.Level), role, rules.Weights))]
+            : [.. Bounded(exercise, written, intent, role, found.SetUps)];
+        return setUps.IsEmpty
+            ? (null, [new Refusal(RefusalCause.Dose, TooHeavy(exercise))])
+            : (new(exercise, setUps, Leaning.On(exercise, client, rules), IsPreferred(exercise), setUps.MaxBy(s => s.MostFit.Score)!.MostFit), []);
+    }
+
+    private IEnumerable<PossibleSetUp> Bounded(
+        Exercise exercise, Exercise written, Intent intent, Role role, ImmutableArray<SetUp> setUps)
+    {
+        var anchor = exercise.Id == written.Id ? intent.Anchor : anchors.For(exercise);
+        if (anchor is null)
         {
-            var parts = FitParts.Of(written, exercise, intent, null, client.Level);
-            return (new Candidate(exercise, found.SetUps[0], null, null, Fit.Of(parts, role, rules.Weights), null), []);
+            yield break;
         }
 
-        return BestSetUp(exercise, written, intent, role, wish, found.SetUps) is { } best
-            ? (best, [])
-            : (null, [new Refusal(RefusalCause.Dose, TooHeavy(exercise))]);
+        var efforts = new Dictionary<Geometry, ExerciseEffort>();
+        foreach (var setUp in setUps)
+        {
+            if (!efforts.TryGetValue(setUp.Geometry, out var effort))
+            {
+                efforts[setUp.Geometry] = effort = new ExerciseEffort(exercise, client, anchor, setUp.Geometry);
+            }
+
+            var ladder = Holdable(setUp.Ladder, exercise, anchor);
+            if (DoseSearch.Bound(intent, effort, ladder, rules, client) is { } bound)
+            {
+                yield return new(setUp, effort, ladder, Fit.Of(FitParts.AtMost(written, exercise, intent, bound, client.Level), role, rules.Weights));
+            }
+        }
+    }
+
+    private Candidate? Try(Possible possible, Exercise written, Intent? intent, Role role, DoseWish wish)
+    {
+        var candidate = possible.SetUps[0].Effort is null || intent is null
+            ? new Candidate(possible.Exercise, possible.SetUps[0].SetUp, null, null, possible.MostFit, null)
+            : BestSetUp(possible, written, intent, role, wish);
+        return candidate is null ? null : candidate with { Preferred = possible.Preferred, Leanings = possible.Leanings };
     }
 
     private SetUpSearch.Found SetUpsOf(Exercise exercise)
@@ -108,20 +197,19 @@ public sealed class SubstituteSearch(
         return found;
     }
 
-    private Candidate? BestSetUp(
-        Exercise exercise, Exercise written, Intent intent, Role role, DoseWish wish, ImmutableArray<SetUp> setUps)
+    private Candidate? BestSetUp(Possible possible, Exercise written, Intent intent, Role role, DoseWish wish)
     {
-        var anchor = exercise.Id == written.Id ? intent.Anchor : anchors.For(exercise);
-        if (anchor is null)
-        {
-            return null;
-        }
-
+        var exercise = possible.Exercise;
+        var anchor = (exercise.Id == written.Id ? intent.Anchor : anchors.For(exercise))!;
         Candidate? best = null;
-        foreach (var setUp in setUps)
+        foreach (var setUp in possible.SetUps)
         {
-            var effort = new ExerciseEffort(exercise, client, anchor, setUp.Geometry);
-            if (DoseSearch.Find(intent, effort, Holdable(setUp.Ladder, exercise, anchor), rules, client, wish) is not { } dose)
+            if (wish == DoseWish.None && best is not null && setUp.MostFit.Score.Fraction < best.Fit.Score.Fraction - EqualFits)
+            {
+                continue;
+            }
+
+            if (DoseSearch.Find(intent, setUp.Effort!, setUp.Ladder, rules, client, wish, IsImmovableHere(exercise)) is not { } dose)
             {
                 continue;
             }
@@ -129,12 +217,16 @@ public sealed class SubstituteSearch(
             var fit = Fit.Of(FitParts.Of(written, exercise, intent, dose, client.Level), role, rules.Weights);
             if (best is null || IsBetter(fit, dose, best))
             {
-                best = new Candidate(exercise, setUp, dose, anchor, fit, null);
+                best = new Candidate(exercise, setUp.SetUp, dose, anchor, fit, null);
             }
         }
 
         return best is null ? null : best with { ToFailure = RangeOf(best, anchor) };
     }
+
+    /// <summary>Something to push or pull against that will not give: a strap, or for presses the wall.</summary>
+    private bool IsImmovableHere(Exercise exercise) =>
+        home.Straps is not null || exercise.Pattern is Pattern.HorizontalPress or Pattern.VerticalPress or Pattern.Dip;
 
     /// <summary>The rungs the arms can hold, where holding is the limit.</summary>
     private static LoadLadder Holdable(LoadLadder ladder, Exercise exercise, StrengthAnchor anchor) =>
@@ -146,7 +238,7 @@ public sealed class SubstituteSearch(
     private static bool IsBetter(Fit fit, Dose dose, Candidate best)
     {
         double gain = fit.Score.Fraction - best.Fit.Score.Fraction;
-        if (Math.Abs(gain) > 0.005)
+        if (Math.Abs(gain) > EqualFits)
         {
             return gain > 0;
         }
