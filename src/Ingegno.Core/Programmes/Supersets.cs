@@ -8,7 +8,7 @@ namespace Ingegno.Core.Programmes;
 public static class Supersets
 {
     /// <summary>A partner's set takes about this long (common practice).</summary>
-    private static readonly Duration PartnerLasts = Duration.FromSeconds(40);
+    internal static Duration PartnerLasts { get; } = Duration.FromSeconds(40);
 
     /// <summary>
     /// The partners' sets of every round, in order: their time alone, without what they drain through shared muscles.

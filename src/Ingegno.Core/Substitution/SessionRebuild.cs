@@ -55,8 +55,7 @@ public sealed class SessionRebuild
         var lines = ImmutableArray.CreateBuilder<RebuiltLine>();
         for (int i = 0; i < session.Lines.Length; i++)
         {
-            var line = session.Lines[i];
-            var rebuilt = Line(line, session, isFirst: i == 0, Choices.For(line, choices), used, asked);
+            var rebuilt = Line(CaseOf(i), used);
             if (rebuilt.Chosen is { } chosen)
             {
                 used.Add(chosen.Prescription.Exercise);
@@ -65,8 +64,58 @@ public sealed class SessionRebuild
             lines.Add(rebuilt);
         }
 
+        for (int i = 0; i < lines.Count; i++)
+        {
+            if (HomePartners(lines, i) is { } partners)
+            {
+                lines[i] = Line(CaseOf(i) with { HomePartners = partners, Keep = lines[i].Chosen!.Prescription.Exercise }, used);
+            }
+        }
+
         return Whole(session.Title, lines.ToImmutable());
+
+        LineCase CaseOf(int place) => new(session.Lines[place], session, place == 0, Choices.For(session.Lines[place], choices), asked);
     }
+
+    /// <summary>One line with all that bears on it.</summary>
+    /// <param name="HomePartners">Sets of its partners as rebuilt; null before they are.</param>
+    /// <param name="Keep">The exercise settled on already; null while it is open.</param>
+    private sealed record LineCase(
+        WrittenLine Line, WrittenSession Session, bool IsFirst, LineChoice? Choice, IReadOnlySet<string> Asked,
+        ImmutableArray<PartnerSet>? HomePartners = null, string? Keep = null);
+
+    /// <summary>What the partners of a line take from it as rebuilt; null where it stands alone or they share too little to tell.</summary>
+    private ImmutableArray<PartnerSet>? HomePartners(ImmutableArray<RebuiltLine>.Builder lines, int place)
+    {
+        var line = lines[place];
+        if (line.Written.Group is null || line.Intent is null || line.Chosen is not { Forecast.IsEmpty: false } chosen)
+        {
+            return null;
+        }
+
+        var partners = SharedWork.For(
+            line.Written.Number,
+            _catalogue[chosen.Prescription.Exercise],
+            from other in lines
+            where other.Written.Group == line.Written.Group && other.Chosen is not null
+            select SharedWork.AtHome(other.Written.Number, _catalogue[other.Chosen!.Prescription.Exercise], other.Chosen));
+        return SharedWork.IsWorthCounting(partners) || SharedWork.IsWorthCounting(line.Intent.Partners) ? partners : null;
+    }
+
+    /// <summary>The partners of a line as written, with what their gym sets take from it.</summary>
+    private ImmutableArray<PartnerSet> GymPartners(WrittenLine line, Exercise written, WrittenSession session) =>
+        line.Group is null
+            ? []
+            : SharedWork.For(
+                line.Number,
+                written,
+                from other in session.Lines
+                where other.Group == line.Group && other.Exercise is not null
+                let exercise = _catalogue[other.Exercise!]
+                select SharedWork.InTheGym(
+                    other,
+                    exercise,
+                    IntentReading.Read(other, exercise, _client, _anchors.For(exercise), _rules, Supersets.Partners(other, session))));
 
     /// <summary>What only the whole session tells: length, order, warm-up, mobility work and cool-down.</summary>
     private RebuiltSession Whole(string title, ImmutableArray<RebuiltLine> lines)
@@ -92,8 +141,9 @@ public sealed class SessionRebuild
         };
     }
 
-    private RebuiltLine Line(WrittenLine line, WrittenSession session, bool isFirst, LineChoice? choice, HashSet<string> used, IReadOnlySet<string> asked)
+    private RebuiltLine Line(LineCase about, HashSet<string> used)
     {
+        var (line, choice) = (about.Line, about.Choice);
         if (line.Exercise is null || _catalogue.Find(line.Exercise) is not { } written)
         {
             return new RebuiltLine
@@ -105,13 +155,20 @@ public sealed class SessionRebuild
             };
         }
 
-        var role = Roles.Of(written, line, isFirst);
-        var intent = IntentReading.Read(line, written, _client, _anchors.For(written), _rules, Supersets.Partners(line, session));
+        var role = Roles.Of(written, line, about.IsFirst);
+        var intent = IntentReading.Read(
+            line, written, _client, _anchors.For(written), _rules, GymPartners(line, written, about.Session));
+        if (intent is not null && about.HomePartners is { } partners)
+        {
+            intent = intent with { Partners = partners };
+        }
+
         // One more than are shown for every exercise already used, so that the best unused one is always among them.
         int most = MostAlternatives + used.Count + 1;
         var found = _search.For(written, intent, role, id => WishFor(id, choice), wanted: most, asked: IsAsked);
         var byHand = choice?.Exercise is null ? null : found.Candidates.FirstOrDefault(c => c.Exercise.Id == choice.Exercise);
-        var chosen = byHand ?? GoesAcross(written, found) ?? Pick(found, used);
+        var kept = about.Keep is null ? null : found.Candidates.FirstOrDefault(c => c.Exercise.Id == about.Keep);
+        var chosen = byHand ?? kept ?? GoesAcross(written, found) ?? Pick(found, used);
         if (choice is not null && choice.Exercise is null && chosen is not null)
         {
             // A dose fixed by hand belongs to whatever exercise is proposed: work that one out again with it.
@@ -119,10 +176,10 @@ public sealed class SessionRebuild
             chosen = found.Candidates.FirstOrDefault(c => c.Exercise.Id == chosen.Exercise.Id) ?? chosen;
         }
 
-        bool IsAsked(string id) => id == choice?.Exercise || asked.Contains(id);
+        bool IsAsked(string id) => id == choice?.Exercise || id == about.Keep || about.Asked.Contains(id);
 
         Candidate[] added = chosen is null || choice is { Alone: true } ? [] : [.. AddedTo(written, intent, role, chosen)];
-        return Describe(line, written, role, intent, found, chosen, byHand is not null, asked) with
+        return Describe(line, written, role, intent, found, chosen, byHand is not null, about.Asked) with
         {
             Added = [.. added.Select(c => Alternatives.Of(c, written, line, intent, _client, _rules))],
             Covered = chosen is null ? null : Share.Of(Pairs.Coverage(written, [chosen, .. added])),
