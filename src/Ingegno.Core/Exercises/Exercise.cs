@@ -71,6 +71,9 @@ public sealed record Exercise
     /// <summary>How a band runs, where one is used; null otherwise.</summary>
     public BandRun? Band { get; init; }
 
+    /// <summary>How a band runs beside the weight that is held, where one can be added to it; null otherwise.</summary>
+    public BandRun? AddedBand { get; init; }
+
     /// <summary>A mini band round the thighs belongs to it, beside what is held.</summary>
     public bool WantsMiniBand { get; init; }
 

@@ -15,6 +15,7 @@ public static class LoadWords
 
         string total = implement.Hold switch
         {
+            not Hold.Band when rung.Pull is { } pull => $"as heavy as {rung.Load}{(pull.Rough ? ", roughly" : "")}, weight and band together",
             Hold.Pair => $"{rung.Load * 0.5} in each hand",
             Hold.Band when rung.Load < Mass.Zero => $"{rung.Load * -1} taken off by the band",
             Hold.Band => $"as heavy as {rung.Load}{(rung.Pull is { Rough: true } ? ", roughly" : "")}",

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Quantities;
@@ -26,6 +27,19 @@ public sealed class PreparedHome(Home home, DateOnly today)
     public ImmutableArray<Fixture> Fixtures { get; } = [.. home.Fixtures, Wall];
 
     public ImmutableArray<Band> Bands { get; } = [.. home.Kit.OfType<Band>().Where(b => b.Count > 0)];
+
+    private readonly Dictionary<(BandRun, Length), LoadLadder> _beside = [];
+
+    /// <summary>What the bands here give beside a weight, for a body of this stature.</summary>
+    public LoadLadder BandsBeside(BandRun run, Length stature)
+    {
+        if (!_beside.TryGetValue((run, stature), out var ladder))
+        {
+            _beside[(run, stature)] = ladder = BandLadder.For(Bands, run, stature, null, Home.Room.FloorLengthOrUsual()).Offered();
+        }
+
+        return ladder;
+    }
 
     /// <summary>The strap that hangs lowest of those whose strength is known; null without one.</summary>
     public Straps? Straps { get; } = home.Kit.OfType<Straps>().Where(s => s.Bears is not null).MaxBy(s => s.LongestDrop);

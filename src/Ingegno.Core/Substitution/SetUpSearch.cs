@@ -83,7 +83,9 @@ public static class SetUpSearch
 
         foreach (var held in home.Implements.Where(h => CanHold(h, exercise)))
         {
-            yield return held;
+            yield return exercise.AddedBand is { } added && !home.Bands.IsEmpty
+                ? WeightPlusBand.On(held, home.BandsBeside(added, client.Stature))
+                : held;
         }
 
         if (exercise.Band is { } run && !home.Bands.IsEmpty)

@@ -83,8 +83,8 @@ public class HouseRuleTests
     [Fact]
     public void Short_rests_make_up_for_load_where_that_is_taught()
     {
-        var plain = Way(Of("nadia-oskarsen").Line("back-squat", 3, 8, intensity: new(Load: Mass.FromKilograms(60))), "two-dumbbell-squat");
-        var cut = Way(Of("nadia-oskarsen").Line("back-squat", 3, 8, Taught(Teaching.RestShort), new(Load: Mass.FromKilograms(60))), "two-dumbbell-squat");
+        var plain = Way(Of("nadia-oskarsen").WithKit(People.Handles(2, 1, (1.25, 8))).Line("back-squat", 3, 8, intensity: new(Load: Mass.FromKilograms(60))), "two-dumbbell-squat");
+        var cut = Way(Of("nadia-oskarsen").WithKit(People.Handles(2, 1, (1.25, 8))).Line("back-squat", 3, 8, Taught(Teaching.RestShort), new(Load: Mass.FromKilograms(60))), "two-dumbbell-squat");
         cut.Prescription.Rest.ShouldBeLessThan(plain.Prescription.Rest);
         cut.Leanings.ShouldContain(l => l.Name == School.Named(Teaching.RestShort) && l.Dose!.Contains("cut to", StringComparison.Ordinal));
     }
