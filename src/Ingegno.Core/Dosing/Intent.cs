@@ -46,6 +46,9 @@ public sealed record Intent
     /// <summary>Never more than this, whatever is at hand: skill, joint care and activation. Null: no cap.</summary>
     public Demand? Cap { get; init; }
 
+    /// <summary>What the gym sets come to, per side.</summary>
+    public required SetTotals Totals { get; init; }
+
     /// <summary>The maximum it was read with.</summary>
     public required StrengthAnchor Anchor { get; init; }
 

@@ -113,6 +113,7 @@ public static class IntentReading
             Tempo = plan.Style.Tempo,
             Rest = plan.Rest,
             Partners = plan.Partners,
+            Totals = SetTotals.Of(plan, effort, forecast.Sum(s => s.Effective)),
             Anchor = anchor,
             Notes = [.. notes],
         };

@@ -37,8 +37,10 @@ public sealed class ExerciseEffort
 
     public Mass GreatestResistance { get; }
 
-    public Demand DemandOf(Mass load) =>
-        Demand.Of(Resistance.Of(Exercise.Load, load, BodyMoved, _client.BodyMass) / GreatestResistance);
+    public Demand DemandOf(Mass load) => Demand.Of(ResistanceOf(load) / GreatestResistance);
+
+    /// <summary>What the muscles meet: the load where it counts and the moved part of the body.</summary>
+    public Mass ResistanceOf(Mass load) => Resistance.Of(Exercise.Load, load, BodyMoved, _client.BodyMass);
 
     /// <summary>The load that meets a demand; may come out negative where the body alone is too much.</summary>
     public Mass LoadFor(Demand demand) =>

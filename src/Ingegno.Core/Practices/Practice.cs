@@ -18,6 +18,9 @@ public sealed record Practice
         new("Pair of straps with handles", 28), new("Slider pads", 10), new("Door anchor", 9), new("Pull-up bar for a door", 30),
         new("Kettlebell, 16 kg", 45), new("Pair of handles with 20 kg of plates", 60), new("Rucksack, fitted", 35),
     ];
+
+    /// <summary>What a thing costs here, by its name whatever the case; null where no price was entered.</summary>
+    public Price? PriceOf(string item) => Prices.FirstOrDefault(p => p.Item.Equals(item, StringComparison.OrdinalIgnoreCase));
 }
 
 /// <summary>A thing that could be bought and what it costs.</summary>

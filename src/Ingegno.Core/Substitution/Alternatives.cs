@@ -5,6 +5,7 @@ using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Substitution;
 
@@ -53,6 +54,23 @@ internal static class Alternatives
             Ladder = ladder,
             WantedLoad = effort.LoadFor(effort.DemandForEquivalent(intent.Equivalent)),
             Anchor = anchor,
+            Totals = SetTotals.Of(plan, effort, dose.Effective),
+            GivenRange = RangeOf(plan, dose, candidate, anchor, client, intent),
+            NotUsed = [.. TechniqueLimits.Of(candidate.Exercise, client, rules).Refused.Where(r => candidate.Exercise.Techniques.Contains(r.Technique))],
         };
+    }
+    /// <summary>The same plan at the ends of the range: a weaker client comes nearer to failure, or stops short of the count.</summary>
+    private static EffectiveRange RangeOf(
+        SetPlan plan, Dose dose, Candidate candidate, StrengthAnchor anchor, ClientProfile client, Intent intent)
+    {
+        double[] all = [dose.Effective, At(anchor.Low), At(anchor.High)];
+        return new(all.Min(), all.Max());
+
+        double At(Mass maximum)
+        {
+            var effort = new ExerciseEffort(candidate.Exercise, client, anchor.At(maximum), candidate.SetUp.Geometry);
+            double given = plan.Forecast(effort).Sum(s => s.Effective);
+            return dose.Form == SetForm.RestPause ? Math.Min(given, intent.Effective) : given;
+        }
     }
 }

@@ -15,9 +15,11 @@ namespace Ingegno.Core.Substitution;
 /// <param name="Exercise">Catalogue id taken instead of the first proposal.</param>
 /// <param name="Alone">One exercise only, though a second would cover more.</param>
 /// <param name="Pinned">Kept when the session is built anew.</param>
+/// <param name="FinishEasier">Each set is finished on an easier variation.</param>
 public sealed record LineChoice(
     int Line, string Text, string? Exercise = null, Mass? Load = null, int? Repetitions = null, Tempo? Tempo = null, Duration? Rest = null,
-    bool Alone = false, bool Pinned = false, PartialPart? Partial = null, int? Pulses = null, SetForm? Form = null, int? Sets = null);
+    bool Alone = false, bool Pinned = false, PartialPart? Partial = null, int? Pulses = null, SetForm? Form = null, int? Sets = null,
+    bool FinishEasier = false);
 
 /// <summary>What became of a written line.</summary>
 public enum LineOutcome
@@ -86,7 +88,19 @@ public sealed record Alternative
     public Mass? WantedLoad { get; init; }
 
     public StrengthAnchor? Anchor { get; init; }
+
+    /// <summary>What the sets come to, beside the gym's on the intent; null without a forecast.</summary>
+    public SetTotals? Totals { get; init; }
+
+    /// <summary>Effective repetitions given over the 80 percent range of the maximum: fewest and most.</summary>
+    public EffectiveRange? GivenRange { get; init; }
+
+    /// <summary>Techniques that are not used on it here, and why.</summary>
+    public ImmutableArray<TechniqueRefusal> NotUsed { get; init; } = [];
 }
+
+/// <summary>How far the given effective repetitions may be off.</summary>
+public readonly record struct EffectiveRange(double Low, double High);
 
 /// <summary>An exercise that was looked at and refused, with its reasons.</summary>
 public sealed record RefusedAlternative(string Exercise, string Name, ImmutableArray<Refusal> Reasons);
@@ -122,6 +136,9 @@ public sealed record RebuiltLine
 
     /// <summary>How closely a main lift is copied; null for other lines and where nothing is chosen.</summary>
     public LineCloseness? Closeness { get; init; }
+
+    /// <summary>A load that stays below what was asked and is not made up, with ways to it; null where none is short.</summary>
+    public LoadGap? Gap { get; init; }
 
     /// <summary>What would open it, where nothing is possible; null otherwise.</summary>
     public string? WouldOpen { get; init; }

@@ -1,9 +1,11 @@
 using System.Collections.Frozen;
 using System.Collections.Immutable;
+using System.Globalization;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Practices;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
 using Ingegno.Core.Sessions;
@@ -28,17 +30,20 @@ public sealed class SessionRebuild
     private readonly SubstituteSearch _search;
     private readonly Home _home;
     private readonly DateOnly _today;
+    private readonly Practice _practice;
     private readonly Lazy<ImmutableArray<(Purchase Thing, SubstituteSearch Search)>> _withPurchases;
 
     /// <param name="today">Day of use: fixture passes run out.</param>
     /// <param name="programme">Its written loads help to estimate maxima where no lift is known.</param>
+    /// <param name="practice">For prices; null for the usual ones.</param>
     public SessionRebuild(
-        ClientProfile client, Home home, Catalogue catalogue, HouseRules rules, DateOnly today, WrittenProgramme programme)
+        ClientProfile client, Home home, Catalogue catalogue, HouseRules rules, DateOnly today, WrittenProgramme programme,
+        Practice? practice = null)
     {
         rules = rules.For(client);
         (_client, _catalogue, _rules) = (client, catalogue, rules);
         _anchors = WrittenAnchors.Of(client, catalogue, rules, programme);
-        (_home, _today) = (home, today);
+        (_home, _today, _practice) = (home, today, practice ?? new Practice());
         _search = new SubstituteSearch(client, new PreparedHome(home, today), catalogue, _anchors, rules);
         _withPurchases = new(() => [.. Purchases.All.Select(thing =>
             (thing, new SubstituteSearch(client, new PreparedHome(Purchases.With(home, thing, today), today), catalogue, _anchors, rules)))]);
@@ -176,17 +181,43 @@ public sealed class SessionRebuild
             chosen = found.Candidates.FirstOrDefault(c => c.Exercise.Id == chosen.Exercise.Id) ?? chosen;
         }
 
+        IEnumerable<Candidate> EasierHere(Func<Exercise, bool> among) =>
+            _search.For(written, intent, role, _ => DoseWish.None, among, worthNaming: 0).Candidates;
+
         bool IsAsked(string id) => id == choice?.Exercise || id == about.Keep || about.Asked.Contains(id);
 
         Candidate[] added = chosen is null || choice is { Alone: true } ? [] : [.. AddedTo(written, intent, role, chosen)];
-        return Describe(line, written, role, intent, found, chosen, byHand is not null, about.Asked) with
+        var described = Describe(line, written, role, intent, found, chosen, byHand is not null, about.Asked);
+        return described with
         {
+            Chosen = chosen is null ? null : FinishedEasier(described.Chosen!, chosen, line, choice, EasierHere),
             Added = [.. added.Select(c => Alternatives.Of(c, written, line, intent, _client, _rules))],
             Covered = chosen is null ? null : Share.Of(Pairs.Coverage(written, [chosen, .. added])),
             Closeness = chosen is null || intent is null || role != Role.Main ? null : ClosenessOf(written, intent, chosen),
+            Gap = chosen is null || intent is null ? null : LoadGap.Of(written, intent, chosen, found, needed => SmallestPurchase(written, intent, needed)),
             WouldOpen = chosen is null ? Openers.For(found) : null,
             LapsedChoice = choice?.Exercise is { } wanted && byHand is null ? Lapsed(wanted, found) : null,
         };
+    }
+
+    private Alternative FinishedEasier(Alternative alternative, Candidate chosen, WrittenLine line, LineChoice? choice, Func<Func<Exercise, bool>, IEnumerable<Candidate>> among) =>
+        FinishChoice.For(chosen, line, among, _catalogue, _client, _rules, choice is { FinishEasier: true }) is { } finish
+            ? alternative with { Prescription = alternative.Prescription with { FinishOn = finish } }
+            : alternative;
+
+    /// <summary>The cheapest thing with which a line of this pattern could be loaded so; lent things last.</summary>
+    private string? SmallestPurchase(Exercise written, Intent intent, Demand needed)
+    {
+        var (thing, price) = _withPurchases.Value
+            .Select(p => (p.Thing, p.Search, Price: _practice.PriceOf(p.Thing.Item)))
+            .OrderBy(p => p.Thing.Lent).ThenBy(p => p.Price?.Cost ?? decimal.MaxValue)
+            .Where(p => p.Search.Reaches(written, intent, needed))
+            .Select(p => (p.Thing, p.Price))
+            .FirstOrDefault();
+        return thing is null ? null
+            : thing.Lent ? $"{thing.Item}, lent by the hall"
+            : price is null ? thing.Item
+            : string.Create(CultureInfo.InvariantCulture, $"{thing.Item}, {price.Cost:0.##} {_practice.Currency}");
     }
 
     private IReadOnlyList<Candidate> AddedTo(Exercise written, Intent? intent, Role role, Candidate chosen) =>

@@ -104,6 +104,11 @@ public sealed class SubstituteSearch(
         return best;
     }
 
+    /// <summary>Whether any exercise of the same pattern can be loaded to this demand here.</summary>
+    public bool Reaches(Exercise written, Intent intent, Demand needed) =>
+        catalogue.Exercises.Where(e => e.Pattern == written.Pattern && e.IsForecast)
+            .Any(e => Look(e, written, intent, Role.Main).Found is { } found && found.SetUps.Any(s => s.Equivalent >= needed));
+
     /// <summary>An exercise that passed its gate and has a set-up, with the most it could come to.</summary>
     private sealed record Possible(
         Exercise Exercise, ImmutableArray<PossibleSetUp> SetUps, ImmutableArray<Leaning> Leanings, bool Preferred, Fit MostFit)
@@ -114,8 +119,9 @@ public sealed class SubstituteSearch(
     }
 
     /// <param name="Effort">Null where no dose is computed.</param>
+    /// <param name="Equivalent">Of the rung that would be taken.</param>
     /// <param name="MostFit">With the most a dose on it could reach.</param>
-    private sealed record PossibleSetUp(SetUp SetUp, ExerciseEffort? Effort, LoadLadder Ladder, Fit MostFit);
+    private sealed record PossibleSetUp(SetUp SetUp, ExerciseEffort? Effort, LoadLadder Ladder, Demand Equivalent, Fit MostFit);
 
     private bool IsPreferred(Exercise exercise) =>
         rules.Preferred.Contains(exercise.Id) || client.Preferred.Contains(exercise.Id);
@@ -147,7 +153,7 @@ public sealed class SubstituteSearch(
         }
 
         ImmutableArray<PossibleSetUp> setUps = intent is null || !exercise.IsForecast
-            ? [new(found.SetUps[0], null, found.SetUps[0].Ladder, Fit.Of(FitParts.Of(written, exercise, intent, null, client.Level), role, rules.Weights))]
+            ? [new(found.SetUps[0], null, found.SetUps[0].Ladder, Demand.Of(0), Fit.Of(FitParts.Of(written, exercise, intent, null, client.Level), role, rules.Weights))]
             : [.. Bounded(exercise, written, intent, role, found.SetUps)];
         return setUps.IsEmpty
             ? (null, [new Refusal(RefusalCause.Dose, TooHeavy(exercise))])
@@ -174,7 +180,7 @@ public sealed class SubstituteSearch(
             var ladder = Holdable(setUp.Ladder, exercise, anchor);
             if (DoseSearch.Bound(intent, effort, ladder, rules, client) is { } bound)
             {
-                yield return new(setUp, effort, ladder, Fit.Of(FitParts.AtMost(written, exercise, intent, bound, client.Level), role, rules.Weights));
+                yield return new(setUp, effort, ladder, bound.Equivalent, Fit.Of(FitParts.AtMost(written, exercise, intent, bound, client.Level), role, rules.Weights));
             }
         }
     }

@@ -4,6 +4,7 @@ using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Practices;
 using Ingegno.Core.Progression;
 using Ingegno.Core.Substitution;
 using Ingegno.Formats.ProgrammeText;
@@ -103,14 +104,14 @@ internal static class BenchEndpoints
     }
 
     private static BenchView Rebuild(BenchForm form, Case about, TimeProvider clock) =>
-        Rebuild(form.Text, form.Choices, about.Profile, about.Home, about.Rules, Today.ByThe(clock), form.Ask?.Take(MostAsked).ToHashSet());
+        Rebuild(form.Text, form.Choices, about.Profile, about.Home, about.Practice, Today.ByThe(clock), form.Ask?.Take(MostAsked).ToHashSet());
 
     internal static BenchView Rebuild(
-        string text, ImmutableArray<LineChoice> choices, ClientProfile client, Home home, HouseRules rules, DateOnly today,
+        string text, ImmutableArray<LineChoice> choices, ClientProfile client, Home home, Practice practice, DateOnly today,
         HashSet<string>? ask = null)
     {
         var read = ProgrammeReader.Read(text, Catalogue.Shipped, client.Unit);
-        var rebuild = new SessionRebuild(client, home, Catalogue.Shipped, rules, today, read.Programme);
+        var rebuild = new SessionRebuild(client, home, Catalogue.Shipped, practice.Rules, today, read.Programme, practice);
         return new BenchView(
             [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, choices, ask))], read.Problems, rebuild.AllGuessed);
     }

@@ -1,13 +1,16 @@
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Practices;
 using Ingegno.Storage;
 
 namespace Ingegno.Server.Clients;
 
 /// <summary>All that a computation about one client starts from.</summary>
-internal sealed record Case(StoredClient Client, StoredPlace Place, HouseRules Rules)
+internal sealed record Case(StoredClient Client, StoredPlace Place, Practice Practice)
 {
+    internal HouseRules Rules => Practice.Rules;
+
     internal ClientProfile Profile => Client.Profile;
 
     internal Home Home => Place.Home;
@@ -20,6 +23,6 @@ internal sealed class Cases(Storage.Clients clients, Places places, Storage.Prac
     /// <returns>Null when the coach has no such client or the client no such place.</returns>
     internal async Task<Case?> FindAsync(string coach, string client, string? place = null) =>
         await clients.FindAsync(coach, client) is { } found && await places.FindAsync(coach, client, place) is { } home
-            ? new Case(found, home, (await practices.FindAsync(coach)).Value.Rules)
+            ? new Case(found, home, (await practices.FindAsync(coach)).Value)
             : null;
 }

@@ -1,4 +1,4 @@
-using Ingegno.Core.Dosing;
+using Ingegno.Core.Practices;
 using Ingegno.Core.Homes;
 using Ingegno.Formats.CaseFiles;
 using Ingegno.Server.Accounts;
@@ -51,7 +51,7 @@ internal sealed class DemoData(
             return;
         }
 
-        var rebuilt = BenchEndpoints.Rebuild(file.Programme, [], client, home, HouseRules.Default, today);
+        var rebuilt = BenchEndpoints.Rebuild(file.Programme, [], client, home, new Practice(), today);
         await plans.SaveAsync(
             coach.Id, id, new Plan(file.Programme, [], [.. rebuilt.Sessions.Select(BenchEndpoints.Frozen)], clock.GetUtcNow()), 0);
         await logs.SaveAsync(coach.Id, id, file.Log.Select(s => s with { On = s.On.AddDays(days) }));
