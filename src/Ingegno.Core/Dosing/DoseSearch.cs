@@ -24,6 +24,7 @@ public static class DoseSearch
 
         var line = On(rung, intent, effort, rules, client);
         var limits = TechniqueLimits.Of(effort.Exercise, client, rules, immovable);
+        wish = limits.Within(wish);
         var space = new DoseSpace(intent, effort.Exercise, line.Equivalent, rules, limits, wish);
         return Best(line, space, intent, wish) is { } best
             ? DoseDescription.Of(best, line, space, intent, effort, rules, wish)

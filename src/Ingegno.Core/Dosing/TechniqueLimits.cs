@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Anatomy;
 using Ingegno.Core.Clients;
+using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Quantities;
@@ -61,6 +62,29 @@ public sealed record TechniqueLimits(ImmutableArray<Technique> Allowed, Immutabl
     /// <summary>Failing a repetition could drop a load or the body: overhead, under a bar, hanging or head down.</summary>
     internal static bool IsRisky(Exercise exercise) =>
         exercise.OverHead || exercise.Holds.Contains(Hold.Bar) || exercise.Load.Body is BodyModel.Hands or BodyModel.Pike;
+
+    /// <summary>A wish without the techniques that may not be used; a coach's hand does not pass a limit either.</summary>
+    public DoseWish Within(DoseWish wish) => wish with
+    {
+        Partial = wish.Partial is { } partial && Of(partial) is { } technique && !Allows(technique) ? null : wish.Partial,
+        Pulses = wish.Pulses > 0 && !Allows(Technique.Pulses) ? null : wish.Pulses,
+        Form = wish.Form is { } form && Of(form) is { } formed && !Allows(formed) ? null : wish.Form,
+    };
+
+    private static Technique? Of(PartialPart partial) => partial switch
+    {
+        PartialPart.AndAQuarter or PartialPart.AndAHalf => Technique.OneAndAHalf,
+        PartialPart.ShortHalf => Technique.ShortRangePartials,
+        _ => null,
+    };
+
+    private static Technique? Of(SetForm form) => form switch
+    {
+        SetForm.PushFirst => Technique.IsometricFirst,
+        SetForm.RestPause => Technique.RestPause,
+        SetForm.HoldToFatigue => Technique.HoldToFatigue,
+        _ => null,
+    };
 
     private static string? Reason(Technique technique, Exercise exercise, ClientProfile client, HouseRules rules, bool immovable)
     {

@@ -55,6 +55,9 @@ public sealed class ExerciseEffort
         return Exercise.IsLoweringOnly ? Demand.Of(held.Value * RepetitionCost.LoweringStrength) : held;
     }
 
+    /// <summary>The demand at which just so many fresh repetitions are possible.</summary>
+    public Demand DemandForRepetitions(double repetitions) => _curve.DemandFor(repetitions);
+
     public double FreshRepetitions(Demand demand) => _curve.FreshRepetitions(Held(demand));
 
     /// <summary>Where only the lowering is done, the load is held against lowering strength.</summary>

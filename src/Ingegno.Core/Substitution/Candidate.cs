@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
+using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Quantities;
 
@@ -28,9 +29,6 @@ public sealed record Candidate(
     internal static double RankOf(Fit fit, bool preferred, ImmutableArray<Leaning> leanings) =>
         leanings.Aggregate(fit.Score.Fraction * (preferred ? PreferredIsWorth : 1), (rank, l) => rank * l.Worth);
 }
-
-/// <summary>A forecast with its 80 percent range.</summary>
-public sealed record RepetitionRange(double Low, double Middle, double High);
 
 /// <summary>An exercise that was looked at and not offered.</summary>
 public sealed record Refused(Exercise Exercise, ImmutableArray<Refusal> Reasons, Share Likeness);

@@ -99,9 +99,6 @@ public sealed record Alternative
     public ImmutableArray<TechniqueRefusal> NotUsed { get; init; } = [];
 }
 
-/// <summary>How far the given effective repetitions may be off.</summary>
-public readonly record struct EffectiveRange(double Low, double High);
-
 /// <summary>An exercise that was looked at and refused, with its reasons.</summary>
 public sealed record RefusedAlternative(string Exercise, string Name, ImmutableArray<Refusal> Reasons);
 

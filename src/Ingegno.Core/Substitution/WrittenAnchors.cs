@@ -6,9 +6,9 @@ using Ingegno.Core.Programmes;
 namespace Ingegno.Core.Substitution;
 
 /// <summary>The maxima of a client, from known lifts and, where none is known, from the loads a programme writes.</summary>
-internal static class WrittenAnchors
+public static class WrittenAnchors
 {
-    internal static StrengthAnchors Of(ClientProfile client, Catalogue catalogue, HouseRules rules, WrittenProgramme programme)
+    public static StrengthAnchors Of(ClientProfile client, Catalogue catalogue, HouseRules rules, WrittenProgramme programme)
     {
         var lifted = client.Lifts.Select(l => l.Exercise).ToHashSet(StringComparer.Ordinal);
         var written = programme.Sessions

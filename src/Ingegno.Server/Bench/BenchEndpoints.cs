@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Security.Claims;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
+using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Practices;
@@ -165,6 +166,16 @@ internal static class BenchEndpoints
         if (choice.Rest is { } rest && !(rest.Seconds is >= 0 and <= 1800))
         {
             yield return new(path + ".rest", "A rest lasts up to 30 minutes.");
+        }
+
+        if (choice.Sets is < 1 or > 20)
+        {
+            yield return new(path + ".sets", "Give 1 to 20 sets.");
+        }
+
+        if (choice.Pulses is < 0 or > RepetitionStyle.MostPulses)
+        {
+            yield return new(path + ".pulses", $"0 to {RepetitionStyle.MostPulses} pulses a repetition.");
         }
 
         if (choice.Tempo is { } tempo && !rules.Allows(tempo))

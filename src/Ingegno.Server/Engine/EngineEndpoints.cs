@@ -22,6 +22,10 @@ internal static class EngineEndpoints
         engine.MapPost("/band-fit", BandEngine.Fit).WithName("bandFit");
         engine.MapPost("/band-setting", BandEngine.Set).WithName("bandSetting");
         engine.MapPost("/substitutes", SubstitutesEngine.Find).WithName("substitutes");
+        engine.MapPost("/rep-max", MaximumEngine.Estimate).WithName("repMax");
+        engine.MapPost("/set-forecast", TrialEngine.Forecast).WithName("setForecast");
+        engine.MapPost("/dose", DoseEngine.Find).WithName("dose");
+        api.MapPost("/clients/{id}/lab", TrialEngine.ForClientAsync).WithName("setLab");
         engine.MapPost("/body-share", BodyShareEngine.Share).WithName("bodyShare");
     }
 

@@ -356,6 +356,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/lab": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The set lab of a client: maxima from the lifts and the plan's own loads, as the bench has them. */
+        post: operations["setLab"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engine/load-ladder": {
         parameters: {
             query?: never;
@@ -468,6 +485,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engine/rep-max": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["repMax"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engine/set-forecast": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["setForecast"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engine/dose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["dose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engine/body-share": {
         parameters: {
             query?: never;
@@ -515,6 +580,10 @@ export interface components {
             ladder: components["schemas"]["OfferedLoad"][];
             wantedLoad: null | components["schemas"]["Mass"];
             anchor: null | components["schemas"]["StrengthAnchor"];
+            totals: null | components["schemas"]["SetTotals"];
+            givenRange: null | components["schemas"]["EffectiveRange"];
+            /** @description Techniques that are not used on it here, and why. */
+            notUsed: components["schemas"]["TechniqueRefusal"][];
         };
         /** @description What in a place serves as an anchor of one zone. */
         Anchor: {
@@ -931,6 +1000,84 @@ export interface components {
             /** @description The stand-in that ships, as no address of a real one was given. */
             simulated: boolean;
         };
+        /** @description A home prescription for one line, with the forecast it stands on. */
+        Dose: {
+            rung: components["schemas"]["Rung"];
+            /** @description Planned per set, per side where one limb works; of a rest-pause the bouts. */
+            repetitions: number[];
+            /**
+             * Format: int32
+             * @description Upper end to climb to before the load goes up; equal to the count where none was written.
+             */
+            topOfRange: number;
+            style: components["schemas"]["RepetitionStyle"];
+            form: components["schemas"]["SetForm"];
+            rest: components["schemas"]["Duration"];
+            forecast: components["schemas"]["ForecastSet"][];
+            equivalent: components["schemas"]["Demand"];
+            bridge: components["schemas"]["Bridge"];
+            /** @description Whole movements the client is able to do of those asked, at the home load; 1 when all. */
+            feasible: components["schemas"]["Share"];
+            /**
+             * Format: double
+             * @description What is left open and what the measures cost, in effective repetitions: the search finds the least.
+             */
+            score: number;
+            tempo: components["schemas"]["Tempo"];
+            /** Format: double */
+            effective: number;
+            /**
+             * Format: double
+             * @description Repetitions left on the last set.
+             */
+            reserve: number;
+        };
+        /** @description A written line, an exercise to do it with, and the loads there are. */
+        DoseForm: {
+            /** @description In the notation of docs/formats.md, such as "Bench press 4 x 8 @ 75 %". */
+            line: string;
+            client: components["schemas"]["ClientProfile"];
+            /** @description Catalogue id of the home exercise. */
+            exercise: string;
+            /** @description External loads on offer; empty for body weight alone. */
+            loads: number[];
+            rules: null | components["schemas"]["HouseRules"];
+            wish: null | components["schemas"]["DoseWish"];
+            geometry: null | components["schemas"]["Geometry"];
+        };
+        /** @description What the line asks and the dose that gives it. */
+        DoseView: {
+            intent: components["schemas"]["Intent"];
+            dose: null | components["schemas"]["Dose"];
+            why: null | string;
+            problems: components["schemas"]["TextProblem"][];
+        };
+        /** @description What a coach has fixed by hand on a line; null leaves it to the search. */
+        DoseWish: {
+            /**
+             * Format: double
+             * @description kilograms, three decimals
+             */
+            load: null | number;
+            /**
+             * Format: int32
+             * @description Of the last set; the others keep their written proportion.
+             */
+            repetitions: null | number;
+            /** @description lowering-pause-lifting-pause in seconds, such as 3-1-X-0 */
+            tempo: null | string;
+            /**
+             * Format: double
+             * @description seconds
+             */
+            rest: null | number;
+            partial: null | components["schemas"]["PartialPart"];
+            /** Format: int32 */
+            pulses: null | number;
+            form: null | components["schemas"]["SetForm"];
+            /** Format: int32 */
+            sets: null | number;
+        };
         /**
          * @description A warm-up, mobility or cool-down item. In contrast to an Exercise it has no load and no maximum: it is
          *     given as it stands, chosen by what the day trains or by a screen that failed.
@@ -985,6 +1132,12 @@ export interface components {
          * @description seconds
          */
         Duration: number;
+        EffectiveRange: {
+            /** Format: double */
+            low: number | string;
+            /** Format: double */
+            high: number | string;
+        };
         /** @description A change of the set-up that brings some muscles in more: a longer step for the buttocks, a shorter one for the thighs. */
         Emphasis: {
             by: components["schemas"]["EmphasisBy"];
@@ -1044,6 +1197,7 @@ export interface components {
             /** @description Its repetitions can be forecast from a maximum; otherwise it is dosed by its own log. */
             isForecast: boolean;
             band: null | components["schemas"]["BandRun"];
+            addedBand: null | components["schemas"]["BandRun"];
             /** @description A mini band round the thighs belongs to it, beside what is held. */
             wantsMiniBand: boolean;
             poses: null | components["schemas"]["PosePair"];
@@ -1099,6 +1253,17 @@ export interface components {
          * @enum {unknown}
          */
         ExerciseFamily: "pushUps" | "overhead" | "dips" | "pressesAndFlies" | "rows" | "pullsFromAbove" | "rearShoulders" | "squats" | "lungesAndSteps" | "jumps" | "hinges" | "bridgesAndThrusts" | "legCurls" | "hips" | "arms" | "raises" | "calvesAndShins" | "trunk" | "carries";
+        /** @description How one figure came about, for opening it on the screen. */
+        Explained: {
+            /** @description The figure by name: "Cost of a repetition". */
+            what: string;
+            /** @description With its unit. */
+            value: string;
+            /** @description With the inputs put in. */
+            formula: string;
+            /** @description Where the law or the default comes from. */
+            source: string;
+        };
         /** @description One strength family: what the home reaches against what the gym programme asks. */
         FamilyReach: {
             name: string;
@@ -1295,6 +1460,11 @@ export interface components {
              */
             reserve: number;
         };
+        /** @description A published formula's answer for the same set. */
+        FormulaMaximum: {
+            name: string;
+            maximum: components["schemas"]["Mass"];
+        };
         /**
          * @description Where hands, feet or grip stand in a set-up; decides the share of the body moved. Null means floor height, and
          *     for Length? Geometry.Grip an ordinary table edge of 0.72 m.
@@ -1340,6 +1510,26 @@ export interface components {
          * @enum {unknown}
          */
         Goal: "keepMuscle" | "buildMuscle" | "keepStrength" | "buildStrength" | "strengthEndurance" | "power" | "generalPreparation" | "fatLoss";
+        /** @description What a goal is usually trained with. */
+        GoalRow: {
+            goal: string;
+            /** @description Of the one-repetition maximum; with MostPercent read on equivalent demand. */
+            leastPercent: components["schemas"]["Share"];
+            mostPercent: components["schemas"]["Share"];
+            /** Format: int32 */
+            leastRepetitions: number;
+            /** Format: int32 */
+            mostRepetitions: number;
+            /** Format: int32 */
+            leastSets: number;
+            /** Format: int32 */
+            mostSets: number;
+            /** @description Between sets. */
+            leastRest: components["schemas"]["Duration"];
+            mostRest: components["schemas"]["Duration"];
+            /** @description Where the row comes from. */
+            source: string;
+        };
         /**
          * @description How the hands hold.
          * @enum {unknown}
@@ -1561,6 +1751,8 @@ export interface components {
             /** @description Sets of the partners of a superset; empty for a line that stands alone. */
             partners: components["schemas"]["PartnerSet"][];
             cap: null | components["schemas"]["Demand"];
+            /** @description What the gym sets come to, per side. */
+            totals: components["schemas"]["SetTotals"];
             /** @description The maximum it was read with. */
             anchor: components["schemas"]["StrengthAnchor"];
             /** @description What had to be assumed or does not add up, in words. */
@@ -1850,6 +2042,11 @@ export interface components {
             form: null | components["schemas"]["SetForm"];
             /** Format: int32 */
             sets: null | number;
+            /**
+             * @description Each set is finished on an easier variation.
+             * @default false
+             */
+            finishEasier: boolean;
         };
         /** @description How closely a main lift is copied, held against what this client needs; apart from the fit. */
         LineCloseness: {
@@ -1883,6 +2080,16 @@ export interface components {
             /** @description Sets of this line's exercise, newest day first. */
             logs: components["schemas"]["SetLog"][];
             step: null | components["schemas"]["Step"];
+        };
+        /**
+         * @description A line whose load stays below what was asked and that no measure makes up: said, with what would reach it - leverage, one limb at
+         *     a time, or the smallest purchase. Each null where nothing of its kind does.
+         */
+        LoadGap: {
+            sentence: string;
+            leverage: null | components["schemas"]["WayToLoad"];
+            oneLimb: null | components["schemas"]["WayToLoad"];
+            purchase: null | components["schemas"]["WayToLoad"];
         };
         /**
          * @description The loads an implement can give when held one way, lightest first, no load twice.
@@ -1920,6 +2127,38 @@ export interface components {
          * @enum {unknown}
          */
         MassUnit: "kilogram" | "pound";
+        /** @description A set as done, and by whom. */
+        MaximumForm: {
+            client: components["schemas"]["ClientProfile"];
+            exercise: string;
+            load: components["schemas"]["Mass"];
+            /** Format: int32 */
+            repetitions: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            reserve: number;
+            /** @description lowering-pause-lifting-pause in seconds, such as 3-1-X-0 */
+            tempo: null | string;
+            /**
+             * Format: double
+             * @description What earlier sets had left, over 0 to 1; 1 when rested.
+             * @default 1
+             */
+            budgetLeft: number;
+            geometry: null | components["schemas"]["Geometry"];
+        };
+        /** @description The maximum the set tells of. */
+        MaximumView: {
+            anchor: components["schemas"]["StrengthAnchor"];
+            low: components["schemas"]["Mass"];
+            high: components["schemas"]["Mass"];
+            /** @description Beside it, for external loads and fresh plain sets of 2 to 10 only; else empty. */
+            formulas: components["schemas"]["FormulaMaximum"][];
+            /** @description Loads for 1 to 20 fresh repetitions by the same curve. */
+            loads: components["schemas"]["RepetitionLoad"][];
+        };
         /**
          * @description What carries a part of the gym set's effect at home, in the order the measures are taken.
          * @enum {unknown}
@@ -2360,6 +2599,7 @@ export interface components {
             /** @description Mobility work behind this line, for a screen that was not passed. */
             behind: components["schemas"]["GivenDrill"][];
             closeness: null | components["schemas"]["LineCloseness"];
+            gap: null | components["schemas"]["LoadGap"];
             /** @description What would open it, where nothing is possible; null otherwise. */
             wouldOpen: null | string;
             /** @description True when a coach chose the exercise by hand. */
@@ -2408,7 +2648,14 @@ export interface components {
             name: string;
             reasons: components["schemas"]["Refusal"][];
         };
-        /** @description A forecast with its 80 percent range. */
+        /** @description What so many repetitions would be possible with. */
+        RepetitionLoad: {
+            /** Format: int32 */
+            repetitions: number;
+            load: components["schemas"]["Mass"];
+            demand: components["schemas"]["Demand"];
+        };
+        /** @description Repetitions to failure with the 80 percent range that comes from how well the maximum is known. */
         RepetitionRange: {
             /** Format: double */
             low: number;
@@ -2416,6 +2663,26 @@ export interface components {
             middle: number;
             /** Format: double */
             high: number;
+        };
+        /**
+         * @description How one counted repetition is done: its tempo, a partial movement, and pulses at the hard end. In contrast,
+         *     SetForm says how the set or the series around it is built.
+         */
+        RepetitionStyle: {
+            tempo: components["schemas"]["Tempo"];
+            partial: components["schemas"]["PartialPart"];
+            /**
+             * Format: int32
+             * @description Small movements at the hard end, a second each (common practice).
+             */
+            pulses: number;
+            /** @description How long one repetition takes. */
+            lasts: components["schemas"]["Duration"];
+            /**
+             * Format: double
+             * @description Whole movements it is worth in path: one and a half for a whole and a half.
+             */
+            path: number;
         };
         /**
          * @description What a line is for in its session; it decides what a substitute must copy first.
@@ -2499,6 +2766,16 @@ export interface components {
             firstRun: boolean;
             coach: null | components["schemas"]["CoachView"];
         };
+        /** @description The same without anything stored: who does them comes along. */
+        SetForecastForm: {
+            client: components["schemas"]["ClientProfile"];
+            trials: components["schemas"]["SetTrial"][];
+            /**
+             * Format: double
+             * @description kilograms, three decimals
+             */
+            maximum: null | number;
+        };
         /**
          * @description How a set, or the series of sets of an exercise, is built. In contrast, RepetitionStyle says how each
          *     repetition is done.
@@ -2565,6 +2842,45 @@ export interface components {
             middle: number;
             /** @description Nothing says how many: the forecast has to. */
             isOpen: boolean;
+        };
+        /**
+         * @description What sets come to in figures that compare though the repetitions are of unlike kinds, all sets of one side together: time under load
+         *     and path before number.
+         */
+        SetTotals: {
+            /** @description Lowering, lifting, loaded pauses, pulses and holds; unloaded pauses left out. */
+            underLoad: components["schemas"]["Duration"];
+            /**
+             * Format: double
+             * @description Repetitions that count.
+             */
+            effective: number;
+            /**
+             * Format: double
+             * @description Repetitions in path: a whole and a half is one and a half, a lowering alone a half.
+             */
+            wholeMovements: number;
+            /** @description Resistance met times whole movements, the body's part counted. */
+            volume: components["schemas"]["Mass"];
+        };
+        /** @description Sets a coach wants to try out in thought, any load, tempo, technique and rest. */
+        SetTrial: {
+            /** @description Catalogue id. */
+            exercise: string;
+            /** @description External; both pieces of a pair. */
+            load: components["schemas"]["Mass"];
+            /** @description Per set and side; of a rest-pause the first bout. */
+            repetitions: number[];
+            tempo: components["schemas"]["Tempo"];
+            rest: components["schemas"]["Duration"];
+            partial: components["schemas"]["PartialPart"];
+            /**
+             * Format: int32
+             * @default 0
+             */
+            pulses: number;
+            form: components["schemas"]["SetForm"];
+            geometry: null | components["schemas"]["Geometry"];
         };
         /**
          * @description Where an exercise is done.
@@ -2743,6 +3059,19 @@ export interface components {
          * @enum {unknown}
          */
         Technique: "slowLowering" | "slowBothWays" | "pause" | "pulses" | "oneAndAHalf" | "loweringOnly" | "restPause" | "isometricFirst" | "holdToFatigue" | "squeeze" | "weightPlusBand" | "oneLimb" | "shortRangePartials" | "fastIntent" | "backOff" | "longSet";
+        /**
+         * @description Which techniques may be used on an exercise for this client, and why the others may not. How many at once is the house
+         *     rules' matter (int HouseRules.MostTechniques(Exercise exercise)).
+         */
+        TechniqueLimits: {
+            allowed: components["schemas"]["Technique"][];
+            refused: components["schemas"]["TechniqueRefusal"][];
+        };
+        /** @description A technique that is not used here, and why. */
+        TechniqueRefusal: {
+            technique: components["schemas"]["Technique"];
+            reason: string;
+        };
         /** @description lowering-pause-lifting-pause in seconds, such as 3-1-X-0 */
         Tempo: string;
         /** @description Something in a pasted text that could not be read. */
@@ -2775,6 +3104,54 @@ export interface components {
          * @enum {unknown}
          */
         Trait: "shrugsEasily" | "weakGrip" | "kneesFallIn" | "backArches" | "oneSideStronger" | "uncomfortableUpsideDown" | "kneeSoreOnLunges";
+        /** @description What sets tried out in thought come to. */
+        TrialForecast: {
+            anchor: components["schemas"]["StrengthAnchor"];
+            bodyMoved: components["schemas"]["Share"];
+            resistance: components["schemas"]["Mass"];
+            demand: components["schemas"]["Demand"];
+            equivalent: components["schemas"]["Demand"];
+            /** @description Rested, in this style. */
+            toFailure: components["schemas"]["RepetitionRange"];
+            /** @description In order; of a rest-pause its bouts. */
+            sets: components["schemas"]["ForecastSet"][];
+            /** Format: double */
+            effective: number;
+            effectiveRange: components["schemas"]["EffectiveRange"];
+            totals: components["schemas"]["SetTotals"];
+            /** @description Of one side over time, at the maximum estimated; BudgetWeaker and BudgetStronger at the ends of its range. */
+            budget: components["schemas"]["BudgetPoint"][];
+            budgetWeaker: components["schemas"]["BudgetPoint"][];
+            budgetStronger: components["schemas"]["BudgetPoint"][];
+            /** @description From the first repetition to the last, both sides and rests counted. */
+            lasts: components["schemas"]["Duration"];
+            restToRepeat: null | components["schemas"]["Duration"];
+            holdLasts: null | components["schemas"]["Duration"];
+            /** @description The row of the goal table these repetitions belong to. */
+            goal: components["schemas"]["GoalRow"];
+            told: string[];
+            /** @description How each figure came about. */
+            story: components["schemas"]["Explained"][];
+        };
+        /** @description One trial worked out. */
+        TrialView: {
+            forecast: components["schemas"]["TrialForecast"];
+            /** @description Which techniques may be used on the exercise for this client, and why the others may not. */
+            techniques: components["schemas"]["TechniqueLimits"];
+            /**
+             * Format: double
+             * @description For sets lifted fast: metres a second squared with which they would push back like the other set held still.
+             */
+            acceleration: null | number;
+        };
+        /** @description Sets to be tried out in thought, one or two side by side. */
+        TrialsForm: {
+            trials: components["schemas"]["SetTrial"][];
+        };
+        /** @description The trials in order. */
+        TrialsView: {
+            trials: components["schemas"]["TrialView"][];
+        };
         /** @description What an exercise is usually given where nobody wrote a dose, so that nothing is ever prescribed blank. */
         UsualDose: {
             level: components["schemas"]["Level"];
@@ -2814,6 +3191,13 @@ export interface components {
          * @description litres
          */
         Volume: number;
+        /** @description A way to the load that is missing. */
+        WayToLoad: {
+            /** @description Catalogue id of what reaches it; null for a purchase that lets more than one. */
+            exercise: null | string;
+            /** @description "Feet-raised push-up, demand 0.81". */
+            words: string;
+        };
         /** @description A mass found by stepping on a scale with the thing and without it. */
         Weighed: {
             mass: components["schemas"]["Mass"];
@@ -3657,6 +4041,41 @@ export interface operations {
             };
         };
     };
+    setLab: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrialsForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialsView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
     loadLadder: {
         parameters: {
             query?: never;
@@ -3875,6 +4294,105 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SubstitutesView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    repMax: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MaximumForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MaximumView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    setForecast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetForecastForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialsView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    dose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DoseForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoseView"];
                 };
             };
             /** @description Bad Request */
