@@ -15,16 +15,20 @@ public static class LoadWords
 
         string total = implement.Hold switch
         {
-            not Hold.Band when rung.Pull is { } pull => $"as heavy as {rung.Load}{(pull.Rough ? ", roughly" : "")}, weight and band together",
+            not Hold.Band when rung.Pull is { } pull => $"weight and band as {rung.Load}{(pull.Rough ? ", roughly" : "")}",
             Hold.Pair => $"{rung.Load * 0.5} in each hand",
             Hold.Band when rung.Load < Mass.Zero => $"{rung.Load * -1} taken off by the band",
             Hold.Band => $"as heavy as {rung.Load}{(rung.Pull is { Rough: true } ? ", roughly" : "")}",
             Hold.FootOnScale => $"{rung.Load * -1} taken off by a foot",
             _ => $"{rung.Load} {Words(implement.Hold)}",
         };
-        string error = rung.Error is { } off && implement.Hold is not (Hold.Band or Hold.FootOnScale) ? $", give or take {off}" : "";
+        string error = rung.Error is { } off && implement.Hold is not (Hold.Band or Hold.FootOnScale) ? $", give or take {Tenths(off)}" : "";
         return $"{total}{error}. {implement.Name}: {rung.Recipe.Text}";
     }
+
+    /// <summary>Nobody feels a tenth of a kilogram more or less in an error; fine ones are told to the gram scale's digit.</summary>
+    private static Mass Tenths(Mass error) =>
+        error < Mass.FromKilograms(1) ? error : Mass.FromKilograms(Math.Round(error.Kilograms, 1));
 
     private static string Words(Hold hold) => hold switch
     {
