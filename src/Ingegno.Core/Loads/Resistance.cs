@@ -10,7 +10,15 @@ namespace Ingegno.Core.Loads;
 /// for <see cref="Grip"/> an ordinary table edge of 0.72 m.
 /// </summary>
 /// <param name="FeetOut">For a lean: heels this far in front of the point under the grip.</param>
-public sealed record Geometry(Length? Hands = null, Length? Feet = null, Length? Grip = null, Length? FeetOut = null);
+public sealed record Geometry(Length? Hands = null, Length? Feet = null, Length? Grip = null, Length? FeetOut = null)
+{
+    /// <summary>The same heights to half a centimetre: nobody sets up finer, and files round.</summary>
+    public bool IsAsSetUp(Geometry other) =>
+        Near(Hands, other.Hands) && Near(Feet, other.Feet) && Near(Grip, other.Grip) && Near(FeetOut, other.FeetOut);
+
+    private static bool Near(Length? a, Length? b) =>
+        a is null || b is null ? a is null && b is null : Math.Abs((a.Value - b.Value).Centimetres) < 0.5;
+}
 
 /// <summary>What the muscles meet, in kilograms where the body presses or pulls.</summary>
 public static class Resistance

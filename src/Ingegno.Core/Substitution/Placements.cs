@@ -67,7 +67,8 @@ internal static class Placements
         // A post can be held, and a towel tied to a door's edge, anywhere below its top.
         if (need.Role == FixtureRole.Grip && FixtureKinds.AnchorSlides(fixture.Kind) && fixture.Height > highest)
         {
-            var best = client.Stature * (need.WantedOfStature ?? need.HighestOfStature).Fraction;
+            // Whole centimetres: what the client is told is what is saved and found again.
+            var best = Length.FromCentimetres(Math.Round((client.Stature * (need.WantedOfStature ?? need.HighestOfStature).Fraction).Centimetres));
             return new([Placed(fixture, null, best, need, client, $"hands at {best}")], null);
         }
 

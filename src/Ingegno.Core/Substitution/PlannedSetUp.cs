@@ -23,7 +23,7 @@ public sealed record PlannedSetUp(ImmutableArray<string> Against, HeldImplement?
     {
         rules = rules.For(client);
         var found = SetUpSearch.For(exercise, client, home, rules);
-        SetUp[] standing = [.. found.SetUps.Where(s => s.Geometry == line.Geometry)];
+        SetUp[] standing = [.. found.SetUps.Where(s => s.Geometry.IsAsSetUp(line.Geometry))];
         var held = standing.Select(s => s.Implement).OfType<HeldImplement>();
         var implement = line.Kit is null
             ? held.MinBy(h => h.Ladder.Rungs[0].Load)

@@ -42,7 +42,7 @@ public static class SetUpSearch
         SetUp[] setUps =
         [
             .. from placed in placements
-               from held in Implements(exercise, placed, client, home)
+               from held in Implements(exercise, placed, client, home, BandMayBeAdded(client, rules))
                let within = WithinLimits(held, placed, exercise, client, home, rules)
                where within is null || within.Ladder.Rungs.Length > 0
                from feetOut in FeetOut(exercise)
@@ -74,7 +74,7 @@ public static class SetUpSearch
 
     /// <summary>Every implement held in a way the exercise takes; null stands for body weight alone.</summary>
     private static IEnumerable<HeldImplement?> Implements(
-        Exercise exercise, ImmutableArray<PlacedFixture> placed, ClientProfile client, PreparedHome home)
+        Exercise exercise, ImmutableArray<PlacedFixture> placed, ClientProfile client, PreparedHome home, bool bandMayBeAdded)
     {
         if (!exercise.NeedsLoad)
         {
@@ -83,7 +83,7 @@ public static class SetUpSearch
 
         foreach (var held in home.Implements.Where(h => CanHold(h, exercise)))
         {
-            yield return exercise.AddedBand is { } added && !home.Bands.IsEmpty
+            yield return bandMayBeAdded && exercise.AddedBand is { } added && !home.Bands.IsEmpty
                 ? WeightPlusBand.On(held, home.BandsBeside(added, client.Stature))
                 : held;
         }
@@ -98,6 +98,10 @@ public static class SetUpSearch
             }
         }
     }
+
+    /// <summary>A ban on bands keeps them from beside a weight too, not only out of band exercises.</summary>
+    private static bool BandMayBeAdded(ClientProfile client, HouseRules rules) =>
+        !rules.Bans.Concat(client.Bans).Any(b => b.Attribute == ExerciseAttribute.Bands);
 
     /// <summary>Held in a way the exercise takes; over the head nothing that may shift or fall out.</summary>
     private static bool CanHold(HeldImplement held, Exercise exercise) =>

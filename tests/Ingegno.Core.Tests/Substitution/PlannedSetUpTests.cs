@@ -1,3 +1,4 @@
+using System.Text.Json;
 using Ingegno.Core.Anatomy;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
@@ -44,6 +45,26 @@ public class PlannedSetUpTests
     {
         Today(Home).Against.ShouldBeEmpty();
         Today(Home).Implement!.KitId.ShouldBe("rucksack");
+    }
+
+    public static TheoryData<string> Lines() =>
+        ["back-squat", "barbell-bench-press", "lat-pulldown", "seated-cable-row", "overhead-press", "deadlift", "leg-curl", "barbell-curl", "chin-up"];
+
+    /// <summary>Written to a file and read again, what was just proposed to any member of the demo still stands.</summary>
+    [Theory]
+    [MemberData(nameof(Lines))]
+    public void What_was_just_saved_stands(string exercise)
+    {
+        foreach (var member in Member.All())
+        {
+            var home = new PreparedHome(member.Home, People.Today);
+            foreach (var offered in member.Line(exercise, 3, 8).Alternatives)
+            {
+                var saved = JsonSerializer.Deserialize<Prescription>(JsonSerializer.Serialize(offered.Prescription, TradeJson.Options), TradeJson.Options)!;
+                PlannedSetUp.Of(saved, People.Exercise(saved.Exercise), member.Client, home, HouseRules.Default)
+                    .Against.ShouldBeEmpty($"{member.Client.Name}: {saved.Name}, {saved.LoadInWords}");
+            }
+        }
     }
 
     public static TheoryData<string, Home> Changes() => new()

@@ -89,6 +89,10 @@ public class SafetyPropertyTests
             {
                 Breaches(alternative.Prescription, client, home).Concat(RuleBreaches(People.Exercise(alternative.Prescription.Exercise), client, rules))
                     .ShouldBeEmpty(alternative.Prescription.Exercise);
+                if (rules.Bans.Any(b => b.Attribute == ExerciseAttribute.Bands))
+                {
+                    alternative.Ladder.ShouldAllBe(load => load.Pull == null, "a banned band beside a weight");
+                }
             }
         });
 
