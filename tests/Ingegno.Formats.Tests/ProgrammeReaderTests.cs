@@ -90,6 +90,44 @@ public class ProgrammeReaderTests
         Line("Push-up 3 x AMRAP").Sets.Length.ShouldBe(3);
     }
 
+    public static TheoryData<string, SetTarget> Counts() => new()
+    {
+        { "Push-up 3 x up to 20", new(CountKind.UpTo, 1, 20) },
+        { "Push-up 3 x max 10-50", new(CountKind.AsManyAsPossible, 10, 50) },
+        { "Push-up 3 x 8+", new(CountKind.AsManyAsPossible, 8, 0) },
+        { "Dead bug 3 x 5 breaths", new(CountKind.Breaths, 5, 5) },
+        { "Two-hand carry 4 x 2 trips", new(CountKind.Trips, 2, 2) },
+        { "Walking lunge 3 x 20 steps", new(CountKind.Steps, 20, 20) },
+        { "Goblet squat 3 x until RPE 8", new(CountKind.UntilEffort, 1, 0) },
+        { "Goblet squat 3 x until 2 left", new(CountKind.UntilEffort, 1, 0) },
+        { "Scapular hang 3 x until the grip goes", new(CountKind.UntilGrip, 1, 0) },
+    };
+
+    [Theory]
+    [MemberData(nameof(Counts))]
+    public void Reads_every_way_a_set_can_end(string text, SetTarget target)
+    {
+        var line = Line(text);
+        line.Sets.ShouldAllBe(s => s == target);
+        line.Sets.Length.ShouldBeGreaterThanOrEqualTo(3);
+        line.Intensity.Reserve.ShouldBe(text.Contains("until RPE") || text.Contains("until 2") ? 2.0 : null);
+    }
+
+    /// <summary>Alternating, an odd count leaves a side short: both get the larger half, and the coach is asked.</summary>
+    [Theory]
+    [InlineData("Reverse lunge 3 x 20 alternating", 10, true, false)]
+    [InlineData("Reverse lunge 3 x 15 alternating", 8, true, true)]
+    [InlineData("Reverse lunge 3 x 16 total", 8, false, false)]
+    public void Counts_for_both_sides_become_counts_a_side(string text, int each, bool alternating, bool asked)
+    {
+        var read = Read(text);
+        var line = read.Programme.Sessions[0].Lines[0];
+        line.PerSide.ShouldBeTrue();
+        line.Alternating.ShouldBe(alternating);
+        line.Sets.ShouldAllBe(s => s.Low == each && s.High == each);
+        read.Problems.Any(p => p.IsDoubt && p.Message.Contains("one side short")).ShouldBe(asked);
+    }
+
     [Fact]
     public void Headings_open_sessions()
     {

@@ -39,13 +39,15 @@ internal sealed class ProgrammeTokenizer : Tokenizer<ProgrammeToken>
         _ => ProgrammeToken.Other,
     };
 
-    /// <summary>After the x comes a number, "max" or "amrap"; otherwise the x starts a word.</summary>
+    /// <summary>Words a count may start with.</summary>
+    private static readonly string[] CountWords = ["amrap", "max", "failure", "up", "until", "till"];
+
+    /// <summary>After the x comes a number or a word that counts; otherwise the x starts a word.</summary>
     private static bool CountFollows(TextSpan x)
     {
         string rest = x.Skip(1).ToStringValue().TrimStart();
         return rest.Length > 0 && (char.IsDigit(rest[0])
-            || rest.StartsWith("amrap", StringComparison.OrdinalIgnoreCase)
-            || rest.StartsWith("max", StringComparison.OrdinalIgnoreCase));
+            || CountWords.Any(word => rest.StartsWith(word, StringComparison.OrdinalIgnoreCase)));
     }
 
     /// <summary>A number ends before a mark that no digit follows, so that "8, rest" is not read as a decimal.</summary>
