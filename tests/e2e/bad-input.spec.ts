@@ -50,7 +50,7 @@ test('a fixture without a height and a plate of 10 tonnes are refused in words',
 	await page.getByRole('button', { name: 'Keep it' }).click();
 	await expect(page.getByRole('alert')).toContainText('between 1 g and 500 kg');
 	await page.getByRole('button', { name: 'Leave as it was' }).click();
-	await expect(page.getByText('Dumbbells')).toHaveCount(0);
+	await expect(page.getByText('Dumbbells', { exact: true })).toHaveCount(0);
 });
 
 test('a plan saved elsewhere in the meantime is not overwritten', async ({ page, context }) => {

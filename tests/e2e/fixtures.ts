@@ -39,7 +39,11 @@ export async function signIn(page: Page, theme: 'day' | 'night' = 'day') {
 }
 
 /** Opens a view of a demo client from the Desk. */
-export async function open(page: Page, client: string, view: 'Client' | 'Home' | 'Bench' | 'Log' | 'Sheet') {
+export async function open(
+	page: Page,
+	client: string,
+	view: 'Client' | 'Home' | 'Bench' | 'Set lab' | 'Log' | 'Sheet'
+) {
 	await page.goto('/');
 	await page.getByRole('link', { name: client }).click();
 	await page.getByRole('navigation', { name: 'Client' }).getByRole('link', { name: view }).click();

@@ -48,7 +48,7 @@ test('a line answers why not another, compares two, and a kept line stays when t
 	await panel.getByRole('button', { name: 'ask', exact: true }).click();
 	await expect(panel.getByRole('status')).toContainText(/needs 2\.\d+ m of headroom, there is 1\.83/);
 
-	await page.locator('body').click({ position: { x: 640, y: 20 } });
+	await page.locator('body').click({ position: { x: 780, y: 20 } });
 	await page.keyboard.press('c');
 	const dialog = page.getByRole('dialog', { name: 'Compare two stand-ins' });
 	await expect(dialog.getByRole('table', { name: 'Parts of the fit' })).toContainText('direction');

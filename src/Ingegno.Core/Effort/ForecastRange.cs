@@ -4,4 +4,4 @@ namespace Ingegno.Core.Effort;
 public sealed record RepetitionRange(double Low, double Middle, double High);
 
 /// <summary>How far the given effective repetitions may be off, fewest and most.</summary>
-public readonly record struct EffectiveRange(double Low, double High);
+public sealed record EffectiveRange(double Low, double High);

@@ -56,9 +56,10 @@ internal static class Alternatives
             Anchor = anchor,
             Totals = SetTotals.Of(plan, effort, dose.Effective),
             GivenRange = RangeOf(plan, dose, candidate, anchor, client, intent),
-            NotUsed = [.. TechniqueLimits.Of(candidate.Exercise, client, rules).Refused.Where(r => candidate.Exercise.Techniques.Contains(r.Technique))],
+            NotUsed = TechniqueLimits.Of(candidate.Exercise, client, rules).Refused,
         };
     }
+
     /// <summary>The same plan at the ends of the range: a weaker client comes nearer to failure, or stops short of the count.</summary>
     private static EffectiveRange RangeOf(
         SetPlan plan, Dose dose, Candidate candidate, StrengthAnchor anchor, ClientProfile client, Intent intent)

@@ -1,5 +1,5 @@
-using Ingegno.Core.Practices;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Practices;
 using Ingegno.Formats.CaseFiles;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Bench;

@@ -16,11 +16,11 @@ namespace Ingegno.Server.Engine;
 /// <summary>A written line, an exercise to do it with, and the loads there are.</summary>
 /// <param name="Line">In the notation of docs/formats.md, such as "Bench press 4 x 8 @ 75 %".</param>
 /// <param name="Exercise">Catalogue id of the home exercise.</param>
-/// <param name="Loads">External loads on offer; empty for body weight alone.</param>
+/// <param name="Loads">External loads on offer; none for body weight alone.</param>
 /// <param name="Rules">Null for the defaults.</param>
 /// <param name="Wish">What is fixed by hand; null for nothing.</param>
 public sealed record DoseForm(
-    string Line, ClientProfile Client, string Exercise, ImmutableArray<Mass> Loads, HouseRules? Rules = null, DoseWish? Wish = null, Geometry? Geometry = null);
+    string Line, ClientProfile Client, string Exercise, ImmutableArray<Mass>? Loads = null, HouseRules? Rules = null, DoseWish? Wish = null, Geometry? Geometry = null);
 
 /// <summary>What the line asks and the dose that gives it.</summary>
 /// <param name="Dose">Null where not one repetition is possible or every load is too heavy or too light; <paramref name="Why"/> says so.</param>
@@ -39,7 +39,7 @@ internal static class DoseEngine
         [
             .. ClientProblems.Of(form.Client, Catalogue.Shipped).Select(p => p with { Path = $"client.{p.Path}" }),
             .. PracticeProblems.Of(new Practice { Rules = form.Rules ?? HouseRules.Default }, Catalogue.Shipped),
-            .. Loads(form.Loads),
+            .. Loads(form.Loads ?? []),
             .. Wished(form.Wish ?? DoseWish.None, rules),
         ];
         var line = read.Programme.Sessions is [{ Lines: [var only] }] ? only : null;
@@ -67,9 +67,9 @@ internal static class DoseEngine
         }
 
         var effort = new ExerciseEffort(exercise, form.Client, anchors.For(exercise)!, form.Geometry ?? new Geometry());
-        var ladder = form.Loads.IsDefaultOrEmpty
+        var ladder = form.Loads is not { Length: > 0 } loads
             ? LoadLadder.BodyOnly
-            : LoadLadder.From(form.Loads.Select(load => new Rung(load, new Recipe([], load.ToString()))));
+            : LoadLadder.From(loads.Select(load => new Rung(load, new Recipe([], load.ToString()))));
         var dose = DoseSearch.Find(intent, effort, ladder, rules, form.Client, form.Wish ?? DoseWish.None);
         return TypedResults.Ok(new DoseView(
             intent, dose,

@@ -1039,8 +1039,8 @@ export interface components {
             client: components["schemas"]["ClientProfile"];
             /** @description Catalogue id of the home exercise. */
             exercise: string;
-            /** @description External loads on offer; empty for body weight alone. */
-            loads: number[];
+            /** @description External loads on offer; none for body weight alone. */
+            loads: null | unknown[];
             rules: null | components["schemas"]["HouseRules"];
             wish: null | components["schemas"]["DoseWish"];
             geometry: null | components["schemas"]["Geometry"];
@@ -1132,11 +1132,12 @@ export interface components {
          * @description seconds
          */
         Duration: number;
+        /** @description How far the given effective repetitions may be off, fewest and most. */
         EffectiveRange: {
             /** Format: double */
-            low: number | string;
+            low: number;
             /** Format: double */
-            high: number | string;
+            high: number;
         };
         /** @description A change of the set-up that brings some muscles in more: a longer step for the buttocks, a shorter one for the thighs. */
         Emphasis: {

@@ -7,8 +7,11 @@
 	import ExercisePick from '$lib/client/ExercisePick.svelte';
 	import { UNDOSED } from './bench.svelte';
 	import Computation from './Computation.svelte';
+	import Gap from './Gap.svelte';
 	import Leanings from './Leanings.svelte';
+	import TechniqueRow from './TechniqueRow.svelte';
 	import TempoDial from './TempoDial.svelte';
+	import Totals from './Totals.svelte';
 
 	/** The line in hand: what stands in, what else could, which load, which tempo, and what the forecast says. */
 	interface Props {
@@ -18,11 +21,16 @@
 		names: Map<string, string>;
 		asked: string | null;
 		alone: boolean;
+		/** Asked by hand: sets are finished on an easier variation. */
+		finishEasier: boolean;
+		/** The set lab with this line in it. */
+		labHref: string;
 		onchoose: (change: Partial<LineChoice>) => void;
 		onask: (exercise: string) => void;
 		oncompare: (other: Alternative) => void;
 	}
-	let { line, unit, names, asked, alone, onchoose, onask, oncompare }: Props = $props();
+	let { line, unit, names, asked, alone, finishEasier, labHref, onchoose, onask, oncompare }: Props =
+		$props();
 
 	const chosen = $derived(line.chosen);
 	const intent = $derived(line.intent);
@@ -64,6 +72,7 @@
 			.closeness.sentence}
 	</p>
 {/if}
+{#if line.gap}<Gap gap={line.gap} ontake={take} />{/if}
 {#each intent?.notes ?? [] as note (note)}<p class="text-accent mb-1 text-[12.5px]">{note}</p>{/each}
 
 <ol class="mb-1">
@@ -131,6 +140,9 @@
 	{#if asked && answer}
 		<p class="mt-0.5 text-[12.5px]" role="status">
 			<b>{names.get(asked)}</b>: {answer}
+			{#if line.alternatives.some((a) => a.prescription.exercise === asked)}
+				<button class="underline underline-offset-2" onclick={() => asked && take(asked)}>take it</button>
+			{/if}
 		</p>
 	{/if}
 </div>
@@ -231,6 +243,30 @@
 			</span>
 		</label>
 	</div>
+	<div class="mt-1.5">
+		<TechniqueRow
+			partial={chosen.prescription.partial}
+			pulses={chosen.prescription.pulses}
+			form={chosen.prescription.form}
+			refused={chosen.notUsed}
+			{onchoose}
+		/>
+		<label class="mt-1 flex items-center gap-2 text-[12.5px]">
+			<input
+				type="checkbox"
+				class="checkbox checkbox-xs"
+				checked={finishEasier || chosen.prescription.finishOn !== null}
+				onchange={(event) => onchoose({ finishEasier: event.currentTarget.checked })}
+			/>
+			<span>
+				{chosen.prescription.finishOn
+					? `each set finished on ${chosen.prescription.finishOn.name.toLowerCase()}, about ${chosen.prescription.finishOn.expected} more`
+					: finishEasier
+						? 'nothing easier is possible here to finish on'
+						: 'finish each set on an easier variation'}
+			</span>
+		</label>
+	</div>
 	<div class="text-soft mt-2 flex items-end justify-between text-[11.5px]">
 		<span>Budget through the sets{chosen.prescription.perSide ? ', one side' : ''}</span>
 		{#if chosen.toFailure}
@@ -244,5 +280,7 @@
 		{/if}
 	</div>
 	<BudgetChart alternative={chosen} />
+	{#if chosen.totals}<Totals gym={intent.totals} home={chosen.totals} {unit} />{/if}
+	<a class="text-[12.5px] underline underline-offset-2" href={labHref}>Try this set in the lab</a>
 	<Computation {line} {chosen} {unit} />
 {/if}

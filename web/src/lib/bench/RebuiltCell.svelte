@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { RebuiltLine } from '$lib/api/client';
 	import { clock } from '$lib/units';
+	import { techniquesOf } from './techniques';
 
 	/** One line as rebuilt: exercise, dose, and why. */
 	interface Props {
@@ -29,6 +30,9 @@
 	<div class="text-[15px]">
 		{prescription.countInWords}
 		{#if prescription.tempo}<span class="text-soft text-[13px]">tempo</span> {prescription.tempo}{/if}
+		{#each techniquesOf(prescription) as technique (technique)}<span
+				class="bg-decide mr-1 rounded-sm px-1 text-[13px]">{technique}</span
+			>{/each}
 		<span class="text-soft text-[13px]">rest</span>
 		{clock(prescription.rest)}
 		{#if prescription.reserve !== null}<span class="text-soft text-[13px]">leaving</span>
@@ -46,6 +50,12 @@
 			>
 		{/if}
 	</div>
+	{#if prescription.finishOn}
+		<div class="mt-0.5 text-[13px]">
+			<span class="text-soft">finish on</span> <b>{prescription.finishOn.name}</b>, about
+			{prescription.finishOn.expected}
+		</div>
+	{/if}
 	{#each line.added as added (added.prescription.exercise)}
 		<div class="mt-0.5 text-[13px]">
 			<span class="text-soft">then at once</span>

@@ -216,7 +216,8 @@ function blank(line: RebuiltLine): LineChoice {
 		exercise: line.chosen?.prescription.exercise ?? null,
 		...UNDOSED,
 		alone: false,
-		pinned: false
+		pinned: false,
+		finishEasier: false
 	};
 }
 
@@ -233,5 +234,14 @@ export const UNDOSED = {
 } satisfies Partial<LineChoice>;
 
 function same(a: Draft, b: Draft): boolean {
-	return a.text === b.text && JSON.stringify(a.choices) === JSON.stringify(b.choices);
+	return a.text === b.text && a.choices.map(said).join() === b.choices.map(said).join();
+}
+
+/** A choice by what it says: neither the order of its fields nor those left empty count. */
+function said(choice: LineChoice): string {
+	return JSON.stringify(
+		Object.entries(choice)
+			.filter(([, value]) => value !== null && value !== false)
+			.sort(([a], [b]) => a.localeCompare(b))
+	);
 }

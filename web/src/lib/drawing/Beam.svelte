@@ -1,8 +1,13 @@
 <script lang="ts">
-	import type { Bridge, Measure } from '$lib/api/client';
+	import type { Bridge, EffectiveRange, Measure } from '$lib/api/client';
 
 	/** The bridge of a line: two posts, and between them what carries the gym set's effect at home. */
-	let { bridge }: { bridge: Bridge } = $props();
+	interface Props {
+		bridge: Bridge;
+		/** Effective repetitions over the range of the maximum. */
+		range?: EffectiveRange | null;
+	}
+	let { bridge, range = null }: Props = $props();
 
 	const LEFT = 10;
 	const SPAN = 176;
@@ -10,6 +15,11 @@
 	const open = $derived(Math.max(0, bridge.asked - bridge.given));
 	const asked = $derived(Math.round(bridge.asked));
 	const given = $derived(Math.round(bridge.given));
+	const span = $derived(
+		range && Math.round(range.high) > Math.round(range.low)
+			? `${Math.round(range.low)} to ${Math.round(range.high)}`
+			: ''
+	);
 	const bars = $derived.by(() => {
 		let from = 0;
 		return bridge.parts.map((part) => {
@@ -28,9 +38,9 @@
 	height="78"
 	viewBox="0 0 200 78"
 	role="img"
-	aria-label="Asked {asked} effective repetitions, given {given}{open >= 0.5
-		? `, ${Math.round(open)} open`
-		: ''}: {words}"
+	aria-label="Asked {asked} effective repetitions, given {given}{span
+		? `, ${span} over the range of the maximum`
+		: ''}{open >= 0.5 ? `, ${Math.round(open)} open` : ''}: {words}"
 >
 	<path d="M{LEFT - 1} 62V24M{LEFT + SPAN + 1} 62V24" stroke="currentColor" stroke-width="3" />
 	{#if asked === 0}
@@ -71,6 +81,7 @@
 		y="75"
 		text-anchor="end"
 		class={open >= 1 ? 'fill-accent text-[11.5px] font-semibold' : 'fill-base-content text-[11.5px]'}
-		>{given}</text
+		>{#if span}<tspan class="fill-soft text-[10.5px] font-normal">{span}</tspan>&nbsp;
+		{/if}{given}</text
 	>
 </svg>

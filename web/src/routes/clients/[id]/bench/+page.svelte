@@ -6,6 +6,7 @@
 	import LinePanel from '$lib/bench/LinePanel.svelte';
 	import Drills from '$lib/bench/Drills.svelte';
 	import RebuiltCell from '$lib/bench/RebuiltCell.svelte';
+	import { labOf } from '$lib/lab/trial';
 	import ProgrammeEditor from '$lib/bench/ProgrammeEditor.svelte';
 	import WrittenCell from '$lib/bench/WrittenCell.svelte';
 	import Beam from '$lib/drawing/Beam.svelte';
@@ -190,7 +191,7 @@
 					<div class="min-w-0 px-4 py-2"><WrittenCell line={l} /></div>
 					<div class="px-1 py-1.5">
 						{#if l.chosen?.bridge}
-							<Beam bridge={l.chosen.bridge} />
+							<Beam bridge={l.chosen.bridge} range={l.chosen.givenRange} />
 						{:else if l.chosen}
 							<svg width="200" height="60" aria-hidden="true">
 								<path d="M10 38h176" stroke="var(--color-primary)" stroke-width="1.5" />
@@ -229,6 +230,8 @@
 				names={data.names}
 				asked={bench.asked}
 				alone={bench.choiceFor(line)?.alone ?? false}
+				finishEasier={bench.choiceFor(line)?.finishEasier ?? false}
+				labHref={labOf(data.client.id, line)}
 				onchoose={choose}
 				onask={(exercise) => bench.askAfter(exercise)}
 				oncompare={(alternative) => (other = alternative)}
