@@ -1,0 +1,60 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Core.Review;
+
+/// <summary>What the review looks for.</summary>
+public enum FindingKind
+{
+    PatternLost,
+    PlaneLost,
+    RangeLost,
+    OneLimbLost,
+    GripLost,
+    MuscleLost,
+    TooFewSets,
+    TooManySets,
+    PiledUp,
+    UnderTheLoadFloor,
+    FailureForBeginner,
+    JumpContacts,
+    Conditioning,
+    TooLong,
+    TooManyRepetitions,
+    RestsMissing,
+    AllCircuit,
+    ExercisesMerged,
+    NoSteadiness,
+    NoPurpose,
+    Unbalanced,
+    NothingPossible,
+}
+
+/// <summary>How much a finding weighs.</summary>
+public enum Severity
+{
+    /// <summary>Good to know.</summary>
+    Note,
+
+    /// <summary>A coach should decide on it.</summary>
+    Decide,
+
+    /// <summary>Not to be sent like this.</summary>
+    Mend,
+}
+
+/// <summary>A change of one line that a remedy makes; null leaves a part as it is.</summary>
+/// <param name="Line">Line number in the text.</param>
+/// <param name="Exercise">Catalogue id to take.</param>
+public sealed record LineChange(int Line, string? Exercise = null, int? Sets = null, int? Repetitions = null, Duration? Rest = null);
+
+/// <summary>What one click would do about a finding.</summary>
+/// <param name="Words">"Take the band pulldown on line 4".</param>
+public sealed record Remedy(string Words, ImmutableArray<LineChange> Changes);
+
+/// <summary>One thing the review found.</summary>
+/// <param name="Sentence">What, in a coach's words, with its figures.</param>
+/// <param name="Why">Why it matters, and where the mark comes from.</param>
+/// <param name="Lines">Line numbers that cause it; empty where the whole week does.</param>
+/// <param name="Remedy">Null where only the coach can mend it.</param>
+public sealed record Finding(FindingKind Kind, Severity Severity, string Sentence, string Why, ImmutableArray<int> Lines, Remedy? Remedy = null);
