@@ -18,7 +18,7 @@ for (const theme of ['day', 'night'] as const) {
 		await page.goto('/catalogue');
 		await expect(page.getByRole('heading', { name: 'Catalogue' })).toBeVisible();
 		expect(await faults('catalogue')).toEqual([]);
-		for (const view of ['Client', 'Home', 'Bench', 'Set lab', 'Log', 'Sheet'] as const) {
+		for (const view of ['Client', 'Home', 'Bench', 'Block', 'Set lab', 'Log', 'Sheet'] as const) {
 			await open(page, 'Tomas Brevik', view);
 			await page.waitForLoadState('networkidle');
 			expect(await faults(view)).toEqual([]);

@@ -42,7 +42,7 @@ export async function signIn(page: Page, theme: 'day' | 'night' = 'day') {
 export async function open(
 	page: Page,
 	client: string,
-	view: 'Client' | 'Home' | 'Bench' | 'Set lab' | 'Log' | 'Sheet'
+	view: 'Client' | 'Home' | 'Bench' | 'Block' | 'Set lab' | 'Log' | 'Sheet'
 ) {
 	await page.goto('/');
 	await page.getByRole('link', { name: client }).click();

@@ -15,32 +15,37 @@ internal static class DoseFindings
 
     private static IEnumerable<Finding> WeeklySets(ReviewedWeek week)
     {
-        foreach (var row in week.Ledger.Muscles.Where(r => r.Least is not null))
+        MuscleRow[] few = [.. week.Ledger.Muscles.Where(r => r.Home < r.Least - 1e-9)], many = [.. week.Ledger.Muscles.Where(r => r.Home > r.Most + 1e-9)];
+        if (few.Length > 0)
         {
-            TrainedLine[] lines = [.. week.Home.Where(l => LossFindings.CountsFor(l.Exercise, row.Group))];
-            if (row.Home < row.Least - 1e-9)
-            {
-                bool grows = week.Client.Goal == Goal.BuildMuscle;
-                yield return new Finding(
-                    FindingKind.TooFewSets, grows ? Severity.Decide : Severity.Mend,
-                    $"{row.Home:0.#} effective sets a week for the {PlainWords.Of(row.Group)}, {row.Least:0.#} wanted.",
-                    grows
-                        ? "Ten and more weekly sets build most (Schoenfeld et al. 2017, J Sports Sci 35:1073-1082; from memory)."
-                        : "A third of the former sets keeps what there is, with the effort kept (Bickel et al. 2011, Med Sci Sports Exerc 43:1177-1187; from memory).",
-                    LossFindings.Numbers(lines),
-                    ReviewedWeek.Sets(lines, +1, most: 6));
-            }
-            else if (row.Home > row.Most + 1e-9)
-            {
-                yield return new Finding(
-                    FindingKind.TooManySets, Severity.Decide,
-                    $"{row.Home:0.#} effective sets a week for the {PlainWords.Of(row.Group)}: over {row.Most:0}.",
-                    "Over twenty a week recovery is what runs short (common practice).",
-                    LossFindings.Numbers(lines),
-                    ReviewedWeek.Sets(lines, -1, most: 20));
-            }
+            bool grows = week.Client.Goal == Goal.BuildMuscle;
+            yield return new Finding(
+                FindingKind.TooFewSets, grows ? Severity.Decide : Severity.Mend,
+                $"Too few sets that count in the week: {string.Join(", ", few.Select(r => $"{PlainWords.Of(r.Group)} {r.Home:0.#} of {r.Least:0.#}"))}.",
+                grows
+                    ? "Ten and more weekly sets build most (Schoenfeld et al. 2017, J Sports Sci 35:1073-1082; from memory)."
+                    : "A third of the former sets keeps what there is, with the effort kept (Bickel et al. 2011, Med Sci Sports Exerc 43:1177-1187; from memory).",
+                LossFindings.Numbers(few.SelectMany(r => For(week, r))),
+                ReviewedWeek.Together(few.Select(r => MoreFor(week, r))));
+        }
+
+        if (many.Length > 0)
+        {
+            yield return new Finding(
+                FindingKind.TooManySets, Severity.Decide,
+                $"Over {WeeklyLedger.MostToGrow:0} sets that count in the week: {string.Join(", ", many.Select(r => $"{PlainWords.Of(r.Group)} {r.Home:0.#}"))}.",
+                "Over twenty a week recovery is what runs short (common practice).",
+                LossFindings.Numbers(many.SelectMany(r => For(week, r))),
+                ReviewedWeek.Together(many.Select(r => ReviewedWeek.Sets(For(week, r), -1, most: 20))));
         }
     }
+
+    private static TrainedLine[] For(ReviewedWeek week, MuscleRow row) => [.. week.Home.Where(l => LossFindings.CountsFor(l.Exercise, row.Group))];
+
+    /// <summary>A set more where a set counts; where none does, something heavier.</summary>
+    private static Remedy? MoreFor(ReviewedWeek week, MuscleRow row) =>
+        ReviewedWeek.Sets([.. For(week, row).Where(l => l.EffectiveSets > 0)], +1, most: 6)
+        ?? For(week, row).Select(l => week.Heavier(l, a => a.Equivalent >= SetForecast.GrowthFloor)).FirstOrDefault(r => r is not null);
 
     private static IEnumerable<Finding> PiledUp(ReviewedWeek week) =>
         from session in week.Sessions

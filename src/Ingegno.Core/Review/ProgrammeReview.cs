@@ -34,6 +34,16 @@ internal sealed record ReviewedWeek(
             ? Take(line, offer)
             : null;
 
+    /// <summary>Several remedies as one, each line changed once; null where there is none.</summary>
+    public static Remedy? Together(IEnumerable<Remedy?> remedies)
+    {
+        LineChange[] changes = [.. remedies.OfType<Remedy>().SelectMany(r => r.Changes).DistinctBy(c => c.Line).OrderBy(c => c.Line)];
+        Remedy[] given = [.. remedies.OfType<Remedy>()];
+        return changes.Length == 0 ? null
+            : given.Length == 1 ? given[0]
+            : new($"{(changes.All(c => c.Sets is not null) ? given[0].Words.Split(" on ")[0] : "Change")} on {(changes.Length == 1 ? "line" : "lines")} {string.Join(", ", changes.Select(c => c.Line))}", [.. changes]);
+    }
+
     private static Remedy Take(RebuiltLine line, Alternative offer) =>
         new($"{offer.Prescription.Name} on line {line.Written.Number}", [new(line.Written.Number, offer.Prescription.Exercise)]);
 

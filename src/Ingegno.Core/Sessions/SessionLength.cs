@@ -8,7 +8,7 @@ namespace Ingegno.Core.Sessions;
 public static class SessionLength
 {
     /// <summary>Going from one exercise to the next, and setting one up (common practice; coach).</summary>
-    private static readonly Duration ExerciseChange = Duration.FromSeconds(45), SettingUp = Duration.FromSeconds(30);
+    internal static readonly Duration ExerciseChange = Duration.FromSeconds(45), SettingUp = Duration.FromSeconds(30);
 
     /// <summary>A line with the letter of its superset, null when it stands alone.</summary>
     public readonly record struct Part(string? Group, Prescription Prescription);

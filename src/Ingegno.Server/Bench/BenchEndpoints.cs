@@ -7,6 +7,7 @@ using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Practices;
 using Ingegno.Core.Progression;
+using Ingegno.Core.Review;
 using Ingegno.Core.Substitution;
 using Ingegno.Formats.ProgrammeText;
 using Ingegno.Server.Accounts;
@@ -24,8 +25,9 @@ public sealed record BenchForm(string Text, ImmutableArray<LineChoice> Choices, 
 
 /// <summary>The text as rebuilt for this home now.</summary>
 /// <param name="AllGuessed">No lift is known and none could be read: every load stands on a wide guess.</param>
+/// <param name="Review">The whole week: its ledger, and what is found in it.</param>
 public sealed record BenchView(
-    ImmutableArray<RebuiltSession> Sessions, ImmutableArray<TextProblem> Problems, bool AllGuessed);
+    ImmutableArray<RebuiltSession> Sessions, ImmutableArray<TextProblem> Problems, bool AllGuessed, Reviewed Review);
 
 /// <summary>A saved plan with the version it was read at.</summary>
 /// <param name="Stopped">Lines that may not be trained as saved, each with its reason: pain, or a set-up that does not stand any more.</param>
@@ -113,8 +115,8 @@ internal static class BenchEndpoints
     {
         var read = ProgrammeReader.Read(text, Catalogue.Shipped, client.Unit);
         var rebuild = new SessionRebuild(client, home, Catalogue.Shipped, practice.Rules, today, read.Programme, practice);
-        return new BenchView(
-            [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, choices, ask))], read.Problems, rebuild.AllGuessed);
+        ImmutableArray<RebuiltSession> sessions = [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, choices, ask))];
+        return new BenchView(sessions, read.Problems, rebuild.AllGuessed, ProgrammeReview.Of(sessions, client, Catalogue.Shipped));
     }
 
     /// <summary>The session as it will be trained: in its order, with what was added to a line behind it.</summary>

@@ -25,6 +25,8 @@ internal static class EngineEndpoints
         engine.MapPost("/rep-max", MaximumEngine.Estimate).WithName("repMax");
         engine.MapPost("/set-forecast", TrialEngine.Forecast).WithName("setForecast");
         engine.MapPost("/dose", DoseEngine.Find).WithName("dose");
+        engine.MapPost("/rebuild", ReviewEngine.Rebuild).WithName("rebuildCase");
+        engine.MapPost("/review", ReviewEngine.Review).WithName("review");
         api.MapPost("/clients/{id}/lab", TrialEngine.ForClientAsync).WithName("setLab");
         engine.MapPost("/body-share", BodyShareEngine.Share).WithName("bodyShare");
     }

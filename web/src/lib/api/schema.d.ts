@@ -533,6 +533,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engine/rebuild": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["rebuildCase"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engine/review": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["review"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engine/body-share": {
         parameters: {
             query?: never;
@@ -604,6 +636,16 @@ export interface components {
          * @enum {unknown}
          */
         AnchorZone: "low" | "middle" | "high";
+        /** @description Two sides of the body set against each other, effective sets at home. */
+        BalanceRow: {
+            name: string;
+            first: string;
+            /** Format: double */
+            firstSets: number;
+            second: string;
+            /** Format: double */
+            secondSets: number;
+        };
         /** @description An exercise, or all with an attribute, that is not to be given, with the coach's reason. */
         Ban: {
             /** @description Catalogue id; null when an attribute is banned. */
@@ -737,6 +779,8 @@ export interface components {
             problems: components["schemas"]["TextProblem"][];
             /** @description No lift is known and none could be read: every load stands on a wide guess. */
             allGuessed: boolean;
+            /** @description The whole week: its ledger, and what is found in it. */
+            review: components["schemas"]["Reviewed"];
         };
         /**
          * @description Which part of the body an exercise moves.
@@ -829,6 +873,20 @@ export interface components {
              * @description 0 rested, 1 failure.
              */
             drained: number;
+        };
+        /** @description A whole case: who, where, what is written, and what was decided by hand. */
+        CaseForm: {
+            client: components["schemas"]["ClientProfile"];
+            home: components["schemas"]["Home"];
+            /** @description In the notation of docs/formats.md. */
+            programme: string;
+            choices: null | components["schemas"]["LineChoice"][];
+            rules: null | components["schemas"]["HouseRules"];
+            /**
+             * Format: date
+             * @description The day it is rebuilt for; today where not given.
+             */
+            on: null | string;
         };
         /**
          * @description What the last check of a fixture came to.
@@ -1301,6 +1359,23 @@ export interface components {
             filled: components["schemas"]["Share"];
             rung: components["schemas"]["Rung"];
         };
+        /** @description One thing the review found. */
+        Finding: {
+            kind: components["schemas"]["FindingKind"];
+            severity: components["schemas"]["Severity"];
+            /** @description What, in a coach's words, with its figures. */
+            sentence: string;
+            /** @description Why it matters, and where the mark comes from. */
+            why: string;
+            /** @description Line numbers that cause it; empty where the whole week does. */
+            lines: number[];
+            remedy: null | components["schemas"]["Remedy"];
+        };
+        /**
+         * @description What the review looks for.
+         * @enum {unknown}
+         */
+        FindingKind: "patternLost" | "planeLost" | "rangeLost" | "oneLimbLost" | "gripLost" | "muscleLost" | "tooFewSets" | "tooManySets" | "piledUp" | "underTheLoadFloor" | "failureForBeginner" | "jumpContacts" | "conditioning" | "tooLong" | "tooManyRepetitions" | "restsMissing" | "allCircuit" | "exercisesMerged" | "noSteadiness" | "noPurpose" | "unbalanced" | "nothingPossible";
         /** @description Finishing a set on an easier variation: seven full, four kneeling. Each is logged for itself. */
         Finish: {
             /** @description Catalogue id. */
@@ -2002,6 +2077,25 @@ export interface components {
             /** @description Highest less lowest. */
             difference: components["schemas"]["Length"];
         };
+        /** @description A change of one line that a remedy makes; null leaves a part as it is. */
+        LineChange: {
+            /**
+             * Format: int32
+             * @description Line number in the text.
+             */
+            line: number;
+            /** @description Catalogue id to take. */
+            exercise: null | string;
+            /** Format: int32 */
+            sets: null | number;
+            /** Format: int32 */
+            repetitions: null | number;
+            /**
+             * Format: double
+             * @description seconds
+             */
+            rest: null | number;
+        };
         /** @description What a coach has decided by hand on a line; everything left null is worked out. */
         LineChoice: {
             /**
@@ -2185,6 +2279,27 @@ export interface components {
          * @enum {unknown}
          */
         Muscle: "chestUpper" | "chestMiddle" | "chestLower" | "frontDeltoid" | "sideDeltoid" | "rearDeltoid" | "trapeziusUpper" | "trapeziusMiddle" | "trapeziusLower" | "rhomboids" | "lats" | "gluteusMaximus" | "gluteusMedius" | "quadriceps" | "hamstringsHip" | "hamstringsKnee" | "adductors" | "hipFlexors" | "gastrocnemius" | "soleus" | "tibialisAnterior" | "trunkFront" | "trunkSide" | "trunkBack" | "trunkDeep" | "serratus" | "biceps" | "triceps" | "forearm" | "rotatorCuff";
+        /**
+         * @description What weekly sets are counted by. In contrast, Muscle tells the parts of these groups apart: nobody does ten weekly
+         *     sets for the upper chest alone.
+         * @enum {unknown}
+         */
+        MuscleGroup: "chest" | "frontShoulder" | "sideShoulder" | "rearShoulder" | "upperBack" | "lats" | "biceps" | "triceps" | "forearm" | "abdominals" | "lowerBack" | "buttocks" | "hipSide" | "quadriceps" | "hamstrings" | "adductors" | "calves" | "shins" | "small";
+        /** @description Weekly effective sets of a muscle group in the gym and at home, and the band they should lie in. */
+        MuscleRow: {
+            group: components["schemas"]["MuscleGroup"];
+            /** Format: double */
+            gym: number;
+            /** Format: double */
+            home: number;
+            /**
+             * Format: double
+             * @description Null where no band applies: the gym did not train it, or it is not counted towards size.
+             */
+            least: null | number;
+            /** Format: double */
+            most: null | number;
+        };
         /** @description How much each muscle works in an exercise: 1 for a prime mover, less for a helper. Never empty, never negative. */
         MuscleShares: {
             [key: string]: number;
@@ -2267,6 +2382,16 @@ export interface components {
          * @enum {unknown}
          */
         Pattern: "horizontalPress" | "verticalPress" | "dip" | "fly" | "horizontalPull" | "verticalPull" | "rearFly" | "shoulderRaise" | "squat" | "kneeExtension" | "hinge" | "hipThrust" | "hipAbduction" | "kneeFlexion" | "calfRaise" | "elbowFlexion" | "elbowExtension" | "trunkBrace" | "trunkFlexion" | "trunkRotation" | "hipExtension" | "hipAdduction" | "jump" | "shrug" | "shoulderBlade" | "cuffRotation" | "forearm" | "shinRaise" | "carry";
+        /** @description Weekly effective sets of a pattern, and which ranges it is hardest in. */
+        PatternRow: {
+            pattern: components["schemas"]["Pattern"];
+            /** Format: double */
+            gym: number;
+            /** Format: double */
+            home: number;
+            gymRanges: components["schemas"]["HardestRange"][];
+            homeRanges: components["schemas"]["HardestRange"][];
+        };
         /**
          * @description The end of the lowering or of the lifting: where a pause is hardest.
          * @enum {unknown}
@@ -2649,6 +2774,12 @@ export interface components {
             name: string;
             reasons: components["schemas"]["Refusal"][];
         };
+        /** @description What one click would do about a finding. */
+        Remedy: {
+            /** @description "Take the band pulldown on line 4". */
+            words: string;
+            changes: components["schemas"]["LineChange"][];
+        };
         /** @description What so many repetitions would be possible with. */
         RepetitionLoad: {
             /** Format: int32 */
@@ -2684,6 +2815,21 @@ export interface components {
              * @description Whole movements it is worth in path: one and a half for a whole and a half.
              */
             path: number;
+        };
+        /** @description A plan to be reviewed. */
+        ReviewForm: {
+            client: components["schemas"]["ClientProfile"];
+            programme: string;
+            home: null | components["schemas"]["Home"];
+            rules: null | components["schemas"]["HouseRules"];
+            /** Format: date */
+            on: null | string;
+        };
+        /** @description The ledger of a week with what the review makes of it. */
+        Reviewed: {
+            ledger: components["schemas"]["WeeklyLedger"];
+            /** @description Gravest first. */
+            findings: components["schemas"]["Finding"][];
         };
         /**
          * @description What a line is for in its session; it decides what a substitute must copy first.
@@ -2760,6 +2906,24 @@ export interface components {
             allowed: boolean;
             /** @description What is missing and what to do; null when it may be sent. */
             why: null | string;
+        };
+        /** @description One session in figures. */
+        SessionRow: {
+            title: string;
+            length: components["schemas"]["Duration"];
+            /**
+             * Format: double
+             * @description Effective sets.
+             */
+            hardSets: number;
+            /** Format: int32 */
+            failureSets: number;
+            /** Format: int32 */
+            jumpContacts: number;
+            work: components["schemas"]["Duration"];
+            resting: components["schemas"]["Duration"];
+            /** @description Share of the working time at a demand under the review's mark with less rest than work. */
+            lightWork: components["schemas"]["Share"];
         };
         /** @description Who is signed in. */
         SessionView: {
@@ -2898,6 +3062,11 @@ export interface components {
          * @enum {unknown}
          */
         SetupVerdict: "pass" | "notPassed" | "never";
+        /**
+         * @description How much a finding weighs.
+         * @enum {unknown}
+         */
+        Severity: "note" | "decide" | "mend";
         /**
          * @description Which column of the segment table applies.
          * @enum {unknown}
@@ -3198,6 +3367,13 @@ export interface components {
             exercise: null | string;
             /** @description "Feet-raised push-up, demand 0.81". */
             words: string;
+        };
+        /** @description The whole week set against the gym's, in effective sets. */
+        WeeklyLedger: {
+            muscles: components["schemas"]["MuscleRow"][];
+            patterns: components["schemas"]["PatternRow"][];
+            balances: components["schemas"]["BalanceRow"][];
+            sessions: components["schemas"]["SessionRow"][];
         };
         /** @description A mass found by stepping on a scale with the thing and without it. */
         Weighed: {
@@ -4394,6 +4570,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DoseView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    rebuildCase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CaseForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    review: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReviewForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reviewed"];
                 };
             };
             /** @description Bad Request */

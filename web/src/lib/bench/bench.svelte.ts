@@ -4,6 +4,7 @@ import {
 	messageOf,
 	Refusal,
 	type BenchView,
+	type LineChange,
 	type LineChoice,
 	type PlanView,
 	type RebuiltLine
@@ -22,7 +23,12 @@ interface Draft {
 export class Bench {
 	text = $state('');
 	choices = $state.raw<LineChoice[]>([]);
-	view = $state.raw<BenchView>({ sessions: [], problems: [], allGuessed: false });
+	view = $state.raw<BenchView>({
+		sessions: [],
+		problems: [],
+		allGuessed: false,
+		review: { ledger: { muscles: [], patterns: [], balances: [], sessions: [] }, findings: [] }
+	});
 	trouble = $state('');
 	stale = $state(false);
 	busy = $state(false);
@@ -167,14 +173,39 @@ export class Bench {
 		}
 	}
 
+	/** Makes all the changes of a remedy at once: one step back takes them all. */
+	apply(changes: LineChange[]): Promise<void> {
+		this.#remember();
+		const lines = this.view.sessions.flatMap((s) => s.lines);
+		for (const change of changes) {
+			const line = lines.find((l) => l.written.number === change.line);
+			if (!line) continue;
+			const before = this.choiceFor(line) ?? blank(line);
+			const { exercise, sets, repetitions, rest } = change;
+			this.#put(line, {
+				...before,
+				...(exercise && exercise !== before.exercise ? { ...UNDOSED, exercise } : {}),
+				...(sets !== null ? { sets } : {}),
+				...(repetitions !== null ? { repetitions } : {}),
+				...(rest !== null ? { rest } : {})
+			});
+		}
+		this.#keepDraft();
+		return this.rebuild();
+	}
+
 	#replace(line: RebuiltLine, choice: LineChoice | null): Promise<void> {
 		this.#remember();
+		this.#put(line, choice);
+		this.#keepDraft();
+		return this.rebuild();
+	}
+
+	#put(line: RebuiltLine, choice: LineChoice | null) {
 		const others = this.choices.filter(
 			(c) => !(c.line === line.written.number && c.text === line.written.text)
 		);
 		this.choices = choice ? [...others, choice] : others;
-		this.#keepDraft();
-		return this.rebuild();
 	}
 
 	#take(plan: PlanView) {

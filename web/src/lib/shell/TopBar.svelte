@@ -12,6 +12,7 @@
 		{ path: 'profile', name: 'Client' },
 		{ path: 'home', name: 'Home' },
 		{ path: 'bench', name: 'Bench' },
+		{ path: 'block', name: 'Block' },
 		{ path: 'lab', name: 'Set lab' },
 		{ path: 'log', name: 'Log' },
 		{ path: 'sheet', name: 'Sheet' }

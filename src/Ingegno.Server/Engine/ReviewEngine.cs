@@ -1,0 +1,65 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Practices;
+using Ingegno.Core.Review;
+using Ingegno.Core.Substitution;
+using Ingegno.Formats.ProgrammeText;
+using Ingegno.Server.Bench;
+using Ingegno.Server.Web;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Ingegno.Server.Engine;
+
+/// <summary>A whole case: who, where, what is written, and what was decided by hand.</summary>
+/// <param name="Programme">In the notation of docs/formats.md.</param>
+/// <param name="Rules">Null for the defaults.</param>
+/// <param name="On">The day it is rebuilt for; today where not given.</param>
+public sealed record CaseForm(
+    ClientProfile Client, Home Home, string Programme, ImmutableArray<LineChoice>? Choices = null, HouseRules? Rules = null, DateOnly? On = null);
+
+/// <summary>A plan to be reviewed.</summary>
+/// <param name="Home">Null reviews it as written; else as rebuilt for this home, against what was written.</param>
+public sealed record ReviewForm(ClientProfile Client, string Programme, Home? Home = null, HouseRules? Rules = null, DateOnly? On = null);
+
+/// <summary>Whole weeks without anything stored.</summary>
+internal static class ReviewEngine
+{
+    internal static Results<Ok<BenchView>, ValidationProblem> Rebuild(CaseForm form, TimeProvider clock)
+    {
+        var rules = form.Rules ?? HouseRules.Default;
+        List<InputProblem> problems = Problems(form.Client, form.Home, form.Programme, rules);
+        return problems.Count > 0
+            ? Answers.Invalid(problems)
+            : TypedResults.Ok(BenchEndpoints.Rebuild(
+                form.Programme, form.Choices ?? [], form.Client, form.Home, new Practice { Rules = rules }, form.On ?? Today.ByThe(clock)));
+    }
+
+    internal static Results<Ok<Reviewed>, ValidationProblem> Review(ReviewForm form, TimeProvider clock)
+    {
+        var rules = form.Rules ?? HouseRules.Default;
+        List<InputProblem> problems = Problems(form.Client, form.Home, form.Programme, rules);
+        var read = ProgrammeReader.Read(form.Programme, Catalogue.Shipped, form.Client.Unit);
+        if (read.Programme.Sessions.IsEmpty)
+        {
+            problems.AddRange(read.Problems.Take(1).Select(p => new InputProblem("programme", p.Message)));
+        }
+
+        return problems.Count > 0 ? Answers.Invalid(problems)
+            : form.Home is { } home
+                ? TypedResults.Ok(BenchEndpoints.Rebuild(form.Programme, [], form.Client, home, new Practice { Rules = rules }, form.On ?? Today.ByThe(clock)).Review)
+                : TypedResults.Ok(WrittenReview.Of(read.Programme, form.Client, rules, Catalogue.Shipped));
+    }
+
+    private static List<InputProblem> Problems(ClientProfile client, Home? home, string programme, HouseRules rules) =>
+    [
+        .. ClientProblems.Of(client, Catalogue.Shipped).Select(p => p with { Path = $"client.{p.Path}" }),
+        .. home is null ? [] : HomeProblems.Of(home).Select(p => p with { Path = $"home.{p.Path}" }),
+        .. PracticeProblems.Of(new Practice { Rules = rules }, Catalogue.Shipped),
+        .. programme.Length > ProgrammeReader.MostCharacters
+            ? [new InputProblem("programme", $"The text is too long: at most {ProgrammeReader.MostCharacters:N0} characters.")]
+            : Array.Empty<InputProblem>(),
+    ];
+}

@@ -1,0 +1,125 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import type { Finding } from '$lib/api/client';
+	import { Bench } from '$lib/bench/bench.svelte';
+	import Findings from '$lib/block/Findings.svelte';
+	import Ledger from '$lib/block/Ledger.svelte';
+	import Patterns from '$lib/block/Patterns.svelte';
+	import WeekStrip from '$lib/block/WeekStrip.svelte';
+	import Hatches from '$lib/drawing/Hatches.svelte';
+	import Keys from '$lib/shell/Keys.svelte';
+	import Notice from '$lib/shell/Notice.svelte';
+
+	let { data } = $props();
+	const bench = untrack(() => new Bench(data.client.id, data.plan));
+	const review = $derived(bench.view.review);
+	const findings = $derived(review.findings);
+	let place = $state(0);
+	const at = $derived(Math.min(place, Math.max(0, findings.length - 1)));
+	const count = (severity: Finding['severity']) => findings.filter((f) => f.severity === severity).length;
+
+	$effect(() => {
+		untrack(() => bench.rebuild());
+	});
+
+	function apply(finding: Finding | undefined) {
+		if (finding?.remedy) void bench.apply(finding.remedy.changes);
+	}
+
+	function onkeydown(event: KeyboardEvent) {
+		const target = event.target as HTMLElement;
+		if (event.ctrlKey || event.metaKey || event.altKey || target.matches('input, textarea, select')) return;
+		if (event.key === 'ArrowDown') place = Math.min(findings.length - 1, at + 1);
+		else if (event.key === 'ArrowUp') place = Math.max(0, at - 1);
+		else if (event.key === 'r') apply(findings[at]);
+		else if (event.key === 'z') void bench.undo();
+		else if (event.key === 's') void bench.save();
+		else return;
+		event.preventDefault();
+	}
+</script>
+
+<svelte:window {onkeydown} />
+<svelte:head><title>Block, {data.client.profile.name} - Ingegno</title></svelte:head>
+<Hatches />
+
+<div
+	class="border-base-300 bg-base-100 text-soft flex h-11 shrink-0 items-center gap-4 border-b px-4 text-[13px]"
+>
+	<h1 class="text-base-content text-[17px]">Does the week hang together?</h1>
+	<span aria-live="polite">
+		{#if bench.view.sessions.length > 0}
+			{#if count('mend') > 0}<b class="text-accent">{count('mend')} to mend</b>{', '}{/if}
+			{#if count('decide') > 0}<b class="text-accent">{count('decide')} to decide</b>{', '}{/if}
+			{count('note')} to know
+		{/if}
+	</span>
+	<span class="flex-1"></span>
+	<button class="btn btn-sm" disabled={bench.past.length === 0} onclick={() => bench.undo()}
+		>Back a step</button
+	>
+	<button
+		class="btn btn-sm btn-neutral"
+		disabled={bench.busy || bench.view.sessions.length === 0}
+		onclick={() => bench.save()}
+	>
+		{bench.dirty ? 'Save plan' : bench.savedAt ? 'Saved' : 'Save plan'}
+	</button>
+</div>
+<Notice text={bench.trouble}>
+	{#if bench.stale}<button class="btn btn-xs" onclick={() => bench.reload()}>Load the newer one</button>{/if}
+</Notice>
+
+<main class="grid min-h-0 flex-1 grid-cols-[300px_1fr_420px]">
+	{#if bench.view.sessions.length === 0 && !bench.busy}
+		<p class="text-soft col-span-3 p-6">
+			Nothing is written yet. <a class="underline" href="/clients/{data.client.id}/bench"
+				>Paste a programme on the bench</a
+			>, and the week is weighed here.
+		</p>
+	{:else}
+		<div class="min-h-0 overflow-auto px-4 py-2" role="region" aria-label="Sessions">
+			<h2 class="text-[15px]">The week</h2>
+			<WeekStrip ledger={review.ledger} limit={data.client.profile.sessionMinutes} />
+			<p class="text-soft mt-2 text-[12px]">
+				Filled: work. Ruled: rest. Grey: setting up and changing over. The post is the time there is.
+			</p>
+		</div>
+		<!-- Scrolled with the arrow keys, so it must take the focus. -->
+		<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+		<div
+			class="border-base-300 bg-base-100/60 min-h-0 overflow-auto border-x px-4 py-2"
+			role="region"
+			aria-label="Ledger"
+			tabindex="0"
+		>
+			<div class="flex items-baseline justify-between">
+				<h2 class="text-[15px]">Sets that count, by muscle</h2>
+				<span class="text-soft text-[11.5px]">post: gym; beam: home; green ground: where it should lie</span>
+			</div>
+			<Ledger ledger={review.ledger} />
+			<h2 class="mt-2 text-[15px]">Movements</h2>
+			<Patterns ledger={review.ledger} />
+		</div>
+		<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+		<div class="min-h-0 overflow-auto" role="region" aria-label="Review" tabindex="0">
+			<h2 class="px-3 pt-2 text-[15px]">What the review found</h2>
+			<Findings
+				{findings}
+				{at}
+				benchHref="/clients/{data.client.id}/bench"
+				onpoint={(i) => (place = i)}
+				onapply={apply}
+			/>
+		</div>
+	{/if}
+</main>
+<Keys
+	shortcuts={[
+		{ keys: ['↑', '↓'], does: 'finding' },
+		{ keys: ['R'], does: 'take its remedy' },
+		{ keys: ['Z'], does: 'back' },
+		{ keys: ['S'], does: 'save' }
+	]}
+	note="Advice for a coach, not a medical opinion. A set counts by how near failure it ends."
+/>
