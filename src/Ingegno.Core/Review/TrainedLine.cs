@@ -114,7 +114,7 @@ public sealed record TrainedSession(string Title, ImmutableArray<TrainedLine> Gy
     private static ForecastSet Set(int planned, double toFailure, Demand equivalent) =>
         new(planned, toFailure, SetForecast.Effective(planned, toFailure, equivalent));
 
-    private static IEnumerable<TrainedLine> AtHome(RebuiltLine line, Catalogue catalogue) =>
+    internal static IEnumerable<TrainedLine> AtHome(RebuiltLine line, Catalogue catalogue) =>
         from done in new[] { line.Chosen }.Concat(line.Added)
         where done is not null
         let given = done.Prescription

@@ -1,0 +1,91 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Anatomy;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Substitution;
+
+namespace Ingegno.Core.Weeks;
+
+/// <summary>One way to do a line of the week; all of them passed safety, room, kit, screens and bans already.</summary>
+/// <param name="Exercise">Catalogue id.</param>
+/// <param name="Fit">0 to 1.</param>
+/// <param name="SetUp">What has to be put up for it: an implement, an anchor; null for nothing.</param>
+/// <param name="Setting">How that is set: a load or a length. Two halves of a group may share a set-up only at one setting.</param>
+/// <param name="TenthSets">Effective sets it counts for each muscle group, in tenths.</param>
+/// <param name="Seconds">Work and rests, both sides.</param>
+public sealed record WeekOption(
+    string Exercise, double Fit, Pattern Pattern, string? SetUp, string? Setting, ImmutableDictionary<MuscleGroup, int> TenthSets, int Seconds);
+
+/// <summary>A line of the week with the ways to do it, best first.</summary>
+/// <param name="Line">Line number in the text.</param>
+/// <param name="Session">From 0.</param>
+/// <param name="Group">Letter of its superset; null where it stands alone.</param>
+/// <param name="Options">At least one; a pinned line has just one.</param>
+public sealed record WeekSlot(int Line, int Session, Role Role, string? Group, ImmutableArray<WeekOption> Options);
+
+/// <summary>Weekly effective sets a muscle group should get, in tenths.</summary>
+public sealed record WeekBand(MuscleGroup Group, int Least, int Most);
+
+/// <summary>
+/// What the whole week is chosen by (common practice; coach): the fit of each line times 1000 times its role, less these.
+/// </summary>
+public static class WeekPrices
+{
+    public const int Fit = 1000, Main = 3, Secondary = 2, Accessory = 1;
+
+    /// <summary>An exercise again in one session.</summary>
+    public const int TwiceInSession = 300;
+
+    /// <summary>Something else has to be put up between two neighbouring lines.</summary>
+    public const int Changeover = 50;
+
+    /// <summary>A tenth of an effective set outside the weekly band; a whole one is 40.</summary>
+    public const int TenthOutsideBand = 4;
+
+    /// <summary>A muscle hard on two days that follow each other.</summary>
+    public const int HardOnConsecutiveDays = 80;
+
+    /// <summary>A movement of the written week that nothing at home does any more: worth more than a changeover, less than doing one exercise twice.</summary>
+    public const int PatternLost = 200;
+
+    /// <summary>From so many tenths of effective sets in a session a muscle was worked hard.</summary>
+    public const int HardFrom = 30;
+
+    public static int Of(Role role) => role switch
+    {
+        Role.Main => Main,
+        Role.Secondary => Secondary,
+        _ => Accessory,
+    };
+}
+
+/// <summary>One choice a slot over all sessions at once: what is chosen among, and what a choice is worth.</summary>
+/// <param name="Slots">In order of sessions and lines.</param>
+/// <param name="Sessions">How many.</param>
+/// <param name="MostSeconds">A session may take, warm-up not counted; null for no limit.</param>
+/// <param name="FollowingDays">Pairs of sessions on days that follow each other.</param>
+/// <param name="Patterns">Movements the written week has.</param>
+public sealed record WeekModel(
+    ImmutableArray<WeekSlot> Slots, int Sessions, int? MostSeconds, ImmutableArray<(int First, int Next)> FollowingDays,
+    ImmutableArray<WeekBand> Bands, ImmutableArray<Pattern> Patterns)
+{
+    /// <summary>Setting up each line, and going from one to the next where they are no group.</summary>
+    public const int SecondsALine = 30, SecondsBetween = 45;
+
+    /// <summary>Neighbouring slots of one session.</summary>
+    public IEnumerable<(int First, int Next)> Neighbours =>
+        from i in Enumerable.Range(1, Math.Max(0, Slots.Length - 1))
+        where Slots[i].Session == Slots[i - 1].Session
+        select (i - 1, i);
+
+    /// <summary>Halves of a group that want one implement or anchor set two ways at once.</summary>
+    public static bool Clash(WeekSlot a, WeekOption with, WeekSlot b, WeekOption other) =>
+        a.Session == b.Session && a.Group is not null && a.Group == b.Group && with.SetUp is not null && with.SetUp == other.SetUp && with.Setting != other.Setting;
+
+    /// <summary>Seconds a session takes before its lines' own: setting up and changing over.</summary>
+    public int Overhead(int session)
+    {
+        WeekSlot[] own = [.. Slots.Where(s => s.Session == session)];
+        int changes = own.Zip(own.Skip(1)).Count(p => p.First.Group is null || p.First.Group != p.Second.Group);
+        return (own.Length * SecondsALine) + (changes * SecondsBetween);
+    }
+}

@@ -1,0 +1,63 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Review;
+using Ingegno.Core.Substitution;
+
+namespace Ingegno.Core.Weeks;
+
+/// <summary>Makes the model of a week from its sessions as rebuilt line by line.</summary>
+public static class WeekReading
+{
+    /// <param name="isPinned">Lines that stay as they are: chosen by hand or kept.</param>
+    /// <param name="mostSeconds">A session may take; null for no limit.</param>
+    public static WeekModel Of(
+        IReadOnlyList<RebuiltSession> sessions, ClientProfile client, Catalogue catalogue, Func<RebuiltLine, bool> isPinned, int? mostSeconds)
+    {
+        var ledger = ProgrammeReview.Of(sessions, client, catalogue).Ledger;
+        return new(
+            [.. sessions.SelectMany((s, day) => s.Lines.Where(l => l.Chosen is not null).Select(l => Slot(l, day, catalogue, isPinned(l))))],
+            sessions.Count,
+            mostSeconds,
+            FollowingDays(client, sessions.Count),
+            [.. ledger.Muscles.Where(m => m.Least is not null).Select(m => new WeekBand(m.Group, Tenths(m.Least!.Value), Tenths(m.Most!.Value)))],
+            [.. ledger.Patterns.Where(p => p.Gym > 0 && p.Pattern is not (Pattern.TrunkBrace or Pattern.Jump)).Select(p => p.Pattern)]);
+    }
+
+    private static int Tenths(double sets) => (int)Math.Round(sets * 10);
+
+    private static WeekSlot Slot(RebuiltLine line, int session, Catalogue catalogue, bool pinned) => new(
+        line.Written.Number,
+        session,
+        line.Role,
+        line.Written.Group,
+        pinned ? [Option(line, line.Chosen!, catalogue)] : [.. line.Alternatives.Select(a => Option(line, a, catalogue))]);
+
+    private static WeekOption Option(RebuiltLine line, Alternative way, Catalogue catalogue)
+    {
+        var exercise = catalogue[way.Prescription.Exercise];
+        TrainedLine[] trained = [.. TrainedSession.AtHome(way.Prescription.Exercise == line.Chosen?.Prescription.Exercise ? line : line with { Chosen = way, Added = [] }, catalogue)];
+        var given = way.Prescription;
+        return new(
+            given.Exercise,
+            way.Fit.Score.Fraction,
+            exercise.Pattern,
+            given.Kit ?? given.Supports.Select(s => s.Fixture).FirstOrDefault(),
+            given.Kit is null ? null : given.LoadInWords,
+            WeeklyLedger.ByGroup(trained).ToImmutableDictionary(g => g.Key, g => Tenths(g.Value)),
+            (int)Math.Ceiling(trained.Sum(t => t.Work.Seconds + (t.Rest.Seconds * Math.Max(0, t.Counts.Length - 1)))));
+    }
+
+    /// <summary>Sessions are done on the client's days in their order; where the days are not known nothing follows anything.</summary>
+    private static ImmutableArray<(int First, int Next)> FollowingDays(ClientProfile client, int sessions)
+    {
+        DayOfWeek[] days = [.. client.Days.Distinct().OrderBy(d => ((int)d + 6) % 7)];
+        return days.Length < sessions ? [] :
+        [
+            .. from i in Enumerable.Range(0, sessions)
+               from j in Enumerable.Range(0, sessions)
+               where i != j && ((int)days[i] + 1) % 7 == (int)days[j]
+               select (i, j),
+        ];
+    }
+}

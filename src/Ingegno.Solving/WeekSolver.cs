@@ -1,0 +1,225 @@
+using Google.OrTools.Sat;
+using Ingegno.Core.Anatomy;
+using Ingegno.Core.Weeks;
+
+namespace Ingegno.Solving;
+
+/// <summary>
+/// The week's model for CP-SAT: one worker, a fixed seed and a limit in deterministic time, so that the same week gives the same
+/// answer on any machine; the wall clock only cancels. Ties go to the options listed first.
+/// </summary>
+public sealed class WeekSolver : IWeekSolver
+{
+    /// <summary>Deterministic seconds; a week of 32 lines with 20 options needs far less.</summary>
+    private const double MostDeterministicTime = 20;
+
+    public WeekSolution? Solve(WeekModel model, CancellationToken stop = default)
+    {
+        if (model.Slots.IsEmpty)
+        {
+            return WeekScore.Of(model, []) is { } nothing ? new([], nothing, Proven: true) : null;
+        }
+
+        var week = new Formulation(model);
+        using var solver = new CpSolver
+        {
+            StringParameters = FormattableString.Invariant(
+                $"num_workers:1,random_seed:1,max_deterministic_time:{MostDeterministicTime},log_search_progress:false"),
+        };
+        using var registration = stop.Register(solver.StopSearch);
+        var status = solver.Solve(week.Model);
+        if (status is not (CpSolverStatus.Optimal or CpSolverStatus.Feasible))
+        {
+            stop.ThrowIfCancellationRequested();
+            return null;
+        }
+
+        int[] chosen = [.. week.Takes.Select(options => Array.FindIndex(options, solver.BooleanValue))];
+        return new([.. chosen], WeekScore.Of(model, chosen)!, status == CpSolverStatus.Optimal);
+    }
+
+    /// <summary>Variables and terms of one week.</summary>
+    private sealed class Formulation
+    {
+        private readonly WeekModel _week;
+        private readonly List<LinearExpr> _terms = [];
+
+        public Formulation(WeekModel week)
+        {
+            _week = week;
+            Takes = [.. week.Slots.Select((s, i) => s.Options.Select((_, o) => Model.NewBoolVar($"x{i}.{o}")).ToArray())];
+            foreach (var options in Takes)
+            {
+                Model.AddExactlyOne(options);
+            }
+
+            // Places count less than one point of the objective, so they only break ties.
+            int scale = week.Slots.Sum(s => s.Options.Length) + 1;
+            Fits(scale);
+            Repeats(scale);
+            Changeovers(scale);
+            Bands(scale);
+            Days(scale);
+            Patterns(scale);
+            Lengths();
+            Clashes();
+            Model.Maximize(LinearExpr.Sum(_terms));
+        }
+
+        public CpModel Model { get; } = new();
+
+        public BoolVar[][] Takes { get; }
+
+        private void Fits(int scale)
+        {
+            for (int i = 0; i < Takes.Length; i++)
+            {
+                for (int o = 0; o < Takes[i].Length; o++)
+                {
+                    _terms.Add(Takes[i][o] * (((long)WeekScore.FitOf(_week.Slots[i], _week.Slots[i].Options[o]) * scale) - o));
+                }
+            }
+        }
+
+        /// <summary>Each use of an exercise in a session beyond the first.</summary>
+        private void Repeats(int scale)
+        {
+            var uses =
+                from i in Enumerable.Range(0, Takes.Length)
+                from o in Enumerable.Range(0, Takes[i].Length)
+                group Takes[i][o] by (_week.Slots[i].Session, _week.Slots[i].Options[o].Exercise);
+            foreach (var use in uses.Where(u => u.Count() > 1))
+            {
+                BoolVar[] all = [.. use];
+                var beyond = Model.NewIntVar(0, all.Length - 1, $"again {use.Key}");
+                Model.Add(beyond >= LinearExpr.Sum(all) - 1);
+                _terms.Add(beyond * (-(long)WeekPrices.TwiceInSession * scale));
+            }
+        }
+
+        /// <summary>
+        /// By set-up, not by pair of options: a change to a set-up happens where the next line takes it and the one before does not.
+        /// </summary>
+        private void Changeovers(int scale)
+        {
+            foreach (var (first, next) in _week.Neighbours)
+            {
+                foreach (var wanted in Enumerable.Range(0, Takes[next].Length).Where(o => _week.Slots[next].Options[o].SetUp is not null).GroupBy(o => _week.Slots[next].Options[o].SetUp))
+                {
+                    var put = LinearExpr.Sum(wanted.Select(o => Takes[next][o]));
+                    var there = LinearExpr.Sum(Enumerable.Range(0, Takes[first].Length).Where(o => _week.Slots[first].Options[o].SetUp == wanted.Key).Select(o => Takes[first][o]));
+                    var change = Model.NewBoolVar($"change {next} {wanted.Key}");
+                    Model.Add(change >= put - there);
+                    _terms.Add(change * (-(long)WeekPrices.Changeover * scale));
+                }
+            }
+        }
+
+        private void Bands(int scale)
+        {
+            foreach (var band in _week.Bands)
+            {
+                var tenths = TenthsOf(band.Group, _ => true);
+                long most = _week.Slots.Sum(s => s.Options.Max(o => o.TenthSets.GetValueOrDefault(band.Group)));
+                var outside = Model.NewIntVar(0, Math.Max(band.Least, most), $"outside {band.Group}");
+                Model.Add(outside >= band.Least - tenths);
+                Model.Add(outside >= tenths - band.Most);
+                _terms.Add(outside * (-(long)WeekPrices.TenthOutsideBand * scale));
+            }
+        }
+
+        private void Days(int scale)
+        {
+            foreach (var (first, next) in _week.FollowingDays)
+            {
+                foreach (var group in Enum.GetValues<MuscleGroup>().Where(g => g != MuscleGroup.Small))
+                {
+                    if (HardIn(first, group) is { } a && HardIn(next, group) is { } b)
+                    {
+                        var both = Model.NewBoolVar($"hard {first} {next} {group}");
+                        Model.Add(both >= a + b - 1);
+                        _terms.Add(both * (-(long)WeekPrices.HardOnConsecutiveDays * scale));
+                    }
+                }
+            }
+        }
+
+        /// <summary>True when the session works the group hard; null where no choice could.</summary>
+        private BoolVar? HardIn(int session, MuscleGroup group)
+        {
+            long most = _week.Slots.Where(s => s.Session == session).Sum(s => s.Options.Max(o => o.TenthSets.GetValueOrDefault(group)));
+            if (most < WeekPrices.HardFrom)
+            {
+                return null;
+            }
+
+            var hard = Model.NewBoolVar($"hard {session} {group}");
+            Model.Add(TenthsOf(group, s => s.Session == session) <= WeekPrices.HardFrom - 1 + (hard * most));
+            return hard;
+        }
+
+        private void Patterns(int scale)
+        {
+            foreach (var pattern in _week.Patterns)
+            {
+                var lost = Model.NewBoolVar($"lost {pattern}");
+                var kept = LinearExpr.Sum(
+                    from i in Enumerable.Range(0, Takes.Length)
+                    from o in Enumerable.Range(0, Takes[i].Length)
+                    where _week.Slots[i].Options[o].Pattern == pattern
+                    select Takes[i][o]);
+                Model.Add(lost + kept >= 1);
+                _terms.Add(lost * (-(long)WeekPrices.PatternLost * scale));
+            }
+        }
+
+        private void Lengths()
+        {
+            if (_week.MostSeconds is not { } most)
+            {
+                return;
+            }
+
+            for (int session = 0; session < _week.Sessions; session++)
+            {
+                int of = session;
+                Model.Add(Weighted(s => s.Session == of, o => o.Seconds) <= most - _week.Overhead(session));
+            }
+        }
+
+        private void Clashes()
+        {
+            for (int a = 0; a < Takes.Length; a++)
+            {
+                for (int b = a + 1; b < Takes.Length; b++)
+                {
+                    if (_week.Slots[a].Group is null || _week.Slots[a].Group != _week.Slots[b].Group || _week.Slots[a].Session != _week.Slots[b].Session)
+                    {
+                        continue;
+                    }
+
+                    for (int i = 0; i < Takes[a].Length; i++)
+                    {
+                        for (int j = 0; j < Takes[b].Length; j++)
+                        {
+                            if (WeekModel.Clash(_week.Slots[a], _week.Slots[a].Options[i], _week.Slots[b], _week.Slots[b].Options[j]))
+                            {
+                                Model.AddBoolOr([Takes[a][i].Not(), Takes[b][j].Not()]);
+                            }
+                        }
+                    }
+                }
+            }
+        }
+
+        private LinearExpr TenthsOf(MuscleGroup group, Func<WeekSlot, bool> among) => Weighted(among, o => o.TenthSets.GetValueOrDefault(group));
+
+        private LinearExpr Weighted(Func<WeekSlot, bool> among, Func<WeekOption, int> weight) => LinearExpr.Sum(
+            from i in Enumerable.Range(0, Takes.Length)
+            where among(_week.Slots[i])
+            from o in Enumerable.Range(0, Takes[i].Length)
+            let w = weight(_week.Slots[i].Options[o])
+            where w != 0
+            select Takes[i][o] * w);
+    }
+}
