@@ -1,3 +1,4 @@
+using Ingegno.Core.Weeks;
 using System.Globalization;
 using Ingegno.Core.Quantities;
 using Ingegno.Server.Accounts;
@@ -11,6 +12,7 @@ using Ingegno.Server.Homes;
 using Ingegno.Server.Log;
 using Ingegno.Server.Practices;
 using Ingegno.Server.Web;
+using Ingegno.Solving;
 using Ingegno.Storage;
 using Microsoft.AspNetCore.DataProtection;
 using Serilog;
@@ -33,6 +35,7 @@ internal static class Application
         builder.Services.AddHttpClient();
         builder.Services.AddSingleton<Devices.Devices>();
         builder.Services.AddSingleton<DemoData>();
+        builder.Services.AddSingleton<IWeekSolver, WeekSolver>();
         builder.Services.AddSerilog(log => log
             .MinimumLevel.Information()
             .MinimumLevel.Override("Microsoft.AspNetCore", Serilog.Events.LogEventLevel.Warning)
@@ -80,6 +83,7 @@ internal static class Application
         signedIn.MapPractice();
         signedIn.MapDevices();
         signedIn.MapBench();
+        signedIn.MapWeek();
         signedIn.MapCatalogue();
         signedIn.MapLog();
         signedIn.MapEngine();

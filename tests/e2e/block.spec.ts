@@ -28,3 +28,16 @@ test('the week is weighed, a remedy is taken by one key, undone, taken again and
 	await page.getByRole('button', { name: 'Push and legs' }).click();
 	await expect(page.locator('[data-line]').filter({ hasText: 'set by hand' })).toHaveCount(1);
 });
+
+test('the week is fitted as a whole, told in words, and one key takes it all back', async ({ page }) => {
+	await signIn(page);
+	await open(page, 'Runa Castellane', 'Block');
+	await expect(page.getByRole('list', { name: 'Findings' })).toBeVisible();
+	await page.keyboard.press('w');
+	const told = page.getByRole('region', { name: 'The week as a whole' });
+	await expect(told).toContainText(/instead of|already is the best/);
+	await expect(told).toContainText(/Worth \d+, line by line \d+/);
+	await page.keyboard.press('z');
+	await expect(told).toHaveCount(0);
+	await expect(page.getByRole('button', { name: 'Back a step' })).toBeDisabled();
+});

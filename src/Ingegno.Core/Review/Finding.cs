@@ -46,7 +46,9 @@ public enum Severity
 /// <summary>A change of one line that a remedy makes; null leaves a part as it is.</summary>
 /// <param name="Line">Line number in the text.</param>
 /// <param name="Exercise">Catalogue id to take.</param>
-public sealed record LineChange(int Line, string? Exercise = null, int? Sets = null, int? Repetitions = null, Duration? Rest = null);
+/// <param name="Alone">Without a second exercise beside it; false leaves that open.</param>
+public sealed record LineChange(
+    int Line, string? Exercise = null, int? Sets = null, int? Repetitions = null, Duration? Rest = null, bool Alone = false);
 
 /// <summary>What one click would do about a finding.</summary>
 /// <param name="Words">"Take the band pulldown on line 4".</param>

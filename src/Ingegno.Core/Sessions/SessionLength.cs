@@ -31,7 +31,7 @@ public static class SessionLength
     }
 
     /// <summary>Work and rests of one line; the rest after the very last set of a group is the change to the next.</summary>
-    private static Duration OfOne(Prescription line, bool lastOfGroup)
+    internal static Duration OfOne(Prescription line, bool lastOfGroup)
     {
         double perCount = line.Count.IsRepetitions() ? line.Style.Lasts.Seconds : line.Count.SecondsEach();
         var work = Duration.FromSeconds(line.Counts.Sum() * perCount * (line.PerSide ? 2 : 1));

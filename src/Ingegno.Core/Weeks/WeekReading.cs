@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Review;
+using Ingegno.Core.Sessions;
 using Ingegno.Core.Substitution;
 
 namespace Ingegno.Core.Weeks;
@@ -16,7 +17,7 @@ public static class WeekReading
     {
         var ledger = ProgrammeReview.Of(sessions, client, catalogue).Ledger;
         return new(
-            [.. sessions.SelectMany((s, day) => s.Lines.Where(l => l.Chosen is not null).Select(l => Slot(l, day, catalogue, isPinned(l))))],
+            [.. sessions.SelectMany((s, day) => s.Lines.Where(l => l.Chosen is not null).Select(l => Slot(l, day, catalogue, isPinned(l), EndsItsGroup(l, s))))],
             sessions.Count,
             mostSeconds,
             FollowingDays(client, sessions.Count),
@@ -26,26 +27,31 @@ public static class WeekReading
 
     private static int Tenths(double sets) => (int)Math.Round(sets * 10);
 
-    private static WeekSlot Slot(RebuiltLine line, int session, Catalogue catalogue, bool pinned) => new(
+    private static WeekSlot Slot(RebuiltLine line, int session, Catalogue catalogue, bool pinned, bool endsGroup) => new(
         line.Written.Number,
         session,
         line.Role,
         line.Written.Group,
-        pinned ? [Option(line, line.Chosen!, catalogue)] : [.. line.Alternatives.Select(a => Option(line, a, catalogue))]);
+        pinned ? [Option(line, line.Chosen!, catalogue, endsGroup)] : [.. line.Alternatives.Select(a => Option(line, a, catalogue, endsGroup))]);
 
-    private static WeekOption Option(RebuiltLine line, Alternative way, Catalogue catalogue)
+    /// <summary>Rest after its last set is the change to the next line.</summary>
+    private static bool EndsItsGroup(RebuiltLine line, RebuiltSession session) =>
+        line.Written.Group is not { } group || session.Lines.Last(l => l.Written.Group == group).Written.Number == line.Written.Number;
+
+    /// <summary>What is done now counts with what was added to it; any other way counts alone.</summary>
+    private static WeekOption Option(RebuiltLine line, Alternative way, Catalogue catalogue, bool endsGroup)
     {
-        var exercise = catalogue[way.Prescription.Exercise];
-        TrainedLine[] trained = [.. TrainedSession.AtHome(way.Prescription.Exercise == line.Chosen?.Prescription.Exercise ? line : line with { Chosen = way, Added = [] }, catalogue)];
+        var done = way.Prescription.Exercise == line.Chosen?.Prescription.Exercise ? line : line with { Chosen = way, Added = [] };
         var given = way.Prescription;
         return new(
             given.Exercise,
             way.Fit.Score.Fraction,
-            exercise.Pattern,
+            catalogue[given.Exercise].Pattern,
             given.Kit ?? given.Supports.Select(s => s.Fixture).FirstOrDefault(),
             given.Kit is null ? null : given.LoadInWords,
-            WeeklyLedger.ByGroup(trained).ToImmutableDictionary(g => g.Key, g => Tenths(g.Value)),
-            (int)Math.Ceiling(trained.Sum(t => t.Work.Seconds + (t.Rest.Seconds * Math.Max(0, t.Counts.Length - 1)))));
+            WeeklyLedger.ByGroup(TrainedSession.AtHome(done, catalogue)).ToImmutableDictionary(g => g.Key, g => Tenths(g.Value)),
+            (int)Math.Ceiling(done.Prescriptions().Select((p, i) => SessionLength.OfOne(p, endsGroup && i == done.Added.Length).Seconds).Sum())
+                + (done.Added.Length * WeekModel.SecondsALine));
     }
 
     /// <summary>Sessions are done on the client's days in their order; where the days are not known nothing follows anything.</summary>

@@ -7,7 +7,7 @@ namespace Ingegno.Core.Weeks;
 
 /// <summary>What a week chosen as a whole changed against the choice line by line.</summary>
 /// <param name="Sentences">What was given up for what, in a coach's words.</param>
-/// <param name="Changes">The lines that change.</param>
+/// <param name="Changes">The lines that change; each is weighed, and taken, without a second exercise beside it.</param>
 /// <param name="Before">Worth of the choice line by line; null where that one is not allowed.</param>
 /// <param name="After">Worth of the whole week's choice.</param>
 public sealed record WeekOutcome(ImmutableArray<string> Sentences, ImmutableArray<LineChange> Changes, WeekScore? Before, WeekScore After, bool Proven);
@@ -22,7 +22,7 @@ public static class WeekStory
         int[] changed = [.. Enumerable.Range(0, model.Slots.Length).Where(i => before[i] != solution.Chosen[i])];
         return new(
             [.. Told(model, before, solution, changed, was, catalogue)],
-            [.. changed.Select(i => new LineChange(model.Slots[i].Line, model.Slots[i].Options[solution.Chosen[i]].Exercise))],
+            [.. changed.Select(i => new LineChange(model.Slots[i].Line, model.Slots[i].Options[solution.Chosen[i]].Exercise, Alone: true))],
             was, solution.Score, solution.Proven);
     }
 

@@ -228,6 +228,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/week": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["solveWeek"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue": {
         parameters: {
             query?: never;
@@ -2095,6 +2111,11 @@ export interface components {
              * @description seconds
              */
             rest: null | number;
+            /**
+             * @description Without a second exercise beside it; false leaves that open.
+             * @default false
+             */
+            alone: boolean;
         };
         /** @description What a coach has decided by hand on a line; everything left null is worked out. */
         LineChoice: {
@@ -3368,6 +3389,51 @@ export interface components {
             /** @description "Feet-raised push-up, demand 0.81". */
             words: string;
         };
+        /** @description What a week chosen as a whole changed against the choice line by line. */
+        WeekOutcome: {
+            /** @description What was given up for what, in a coach's words. */
+            sentences: string[];
+            /** @description The lines that change; each is weighed, and taken, without a second exercise beside it. */
+            changes: components["schemas"]["LineChange"][];
+            before: null | components["schemas"]["WeekScore"];
+            /** @description Worth of the whole week's choice. */
+            after: components["schemas"]["WeekScore"];
+            proven: boolean;
+        };
+        /** @description What a choice for every slot is worth, part by part; more is better. */
+        WeekScore: {
+            /**
+             * Format: int32
+             * @description Fit times role.
+             */
+            fit: number;
+            /**
+             * Format: int32
+             * @description Taken off for exercises done twice in a session; so with the others.
+             */
+            twice: number;
+            /** Format: int32 */
+            changeovers: number;
+            /** Format: int32 */
+            outsideBands: number;
+            /** Format: int32 */
+            consecutiveDays: number;
+            /** Format: int32 */
+            patternsLost: number;
+            /**
+             * Format: int32
+             * @description Sum of the places of the options taken: among equals the earlier ones win.
+             */
+            later: number;
+            /** Format: int32 */
+            objective: number;
+        };
+        /** @description A week chosen as a whole, and what stood in the way. */
+        WeekView: {
+            outcome: components["schemas"]["WeekOutcome"];
+            /** @description Why the client's minutes cannot be kept, or a group cannot be done; then the best week without that limit is given. */
+            obstacles: string[];
+        };
         /** @description The whole week set against the gym's, in effective sets. */
         WeeklyLedger: {
             muscles: components["schemas"]["MuscleRow"][];
@@ -4016,6 +4082,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    solveWeek: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekView"];
                 };
             };
             /** @description Bad Request */

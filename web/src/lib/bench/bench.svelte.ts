@@ -7,7 +7,8 @@ import {
 	type LineChange,
 	type LineChoice,
 	type PlanView,
-	type RebuiltLine
+	type RebuiltLine,
+	type WeekView
 } from '$lib/api/client';
 
 /** What is typed and chosen: the whole of what undo goes back through. */
@@ -173,6 +174,25 @@ export class Bench {
 		}
 	}
 
+	/** One choice a line over all sessions at once; what is kept or chosen by hand stays. */
+	async solveWeek(stop: AbortSignal): Promise<WeekView | null> {
+		try {
+			const view = await ask(
+				api.POST('/api/clients/{id}/week', {
+					params: { path: { id: this.#client } },
+					body: { text: this.text, choices: this.choices, ask: null },
+					signal: stop
+				})
+			);
+			if (view.outcome.changes.length > 0) await this.apply(view.outcome.changes);
+			this.trouble = '';
+			return view;
+		} catch (problem) {
+			if (!stop.aborted) this.trouble = messageOf(problem);
+			return null;
+		}
+	}
+
 	/** Makes all the changes of a remedy at once: one step back takes them all. */
 	apply(changes: LineChange[]): Promise<void> {
 		this.#remember();
@@ -181,10 +201,11 @@ export class Bench {
 			const line = lines.find((l) => l.written.number === change.line);
 			if (!line) continue;
 			const before = this.choiceFor(line) ?? blank(line);
-			const { exercise, sets, repetitions, rest } = change;
+			const { exercise, sets, repetitions, rest, alone } = change;
 			this.#put(line, {
 				...before,
 				...(exercise && exercise !== before.exercise ? { ...UNDOSED, exercise } : {}),
+				...(alone ? { alone } : {}),
 				...(sets !== null ? { sets } : {}),
 				...(repetitions !== null ? { repetitions } : {}),
 				...(rest !== null ? { rest } : {})

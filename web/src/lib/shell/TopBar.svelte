@@ -30,20 +30,20 @@
 	}
 </script>
 
-<header class="border-base-300 no-print flex h-[50px] shrink-0 items-center gap-5 border-b px-4">
+<header class="border-base-300 no-print flex h-[50px] shrink-0 items-center gap-4 border-b px-4">
 	<a href="/" class="font-display flex items-center gap-2 text-[19px] font-bold"><Mark />ingegno</a>
 	{#if client}
-		<div class="leading-tight">
-			<div class="font-display text-[15px] font-semibold">{client.profile.name}</div>
-			<div class="text-soft text-xs">{client.profile.note}</div>
+		<div class="min-w-0 leading-tight">
+			<div class="font-display truncate text-[15px] font-semibold">{client.profile.name}</div>
+			<div class="text-soft truncate text-xs" title={client.profile.note}>{client.profile.note}</div>
 		</div>
-		<nav aria-label="Client" class="ml-2 flex h-full gap-1">
+		<nav aria-label="Client" class="ml-1 flex h-full shrink-0">
 			{#each views as view (view.path)}
 				{@const here = page.url.pathname === `/clients/${client.id}/${view.path}`}
 				<a
 					href="/clients/{client.id}/{view.path}"
 					aria-current={here ? 'page' : undefined}
-					class="flex items-center border-b-[3px] px-3 pt-[3px] {here
+					class="flex items-center border-b-[3px] px-2.5 pt-[3px] whitespace-nowrap {here
 						? 'border-base-content font-semibold'
 						: 'text-soft border-transparent'}">{view.name}</a
 				>
@@ -64,6 +64,8 @@
 		class="text-[13px] underline underline-offset-2"
 		aria-current={page.url.pathname === '/practice' ? 'page' : undefined}>Practice</a
 	>
-	<span class="text-soft text-[13px]">{coach}</span>
-	<button class="text-soft text-[13px] underline underline-offset-2" onclick={signOut}>Sign out</button>
+	<span class="text-soft text-[13px] whitespace-nowrap">{coach}</span>
+	<button class="text-soft text-[13px] whitespace-nowrap underline underline-offset-2" onclick={signOut}
+		>Sign out</button
+	>
 </header>

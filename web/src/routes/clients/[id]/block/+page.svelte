@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import type { Finding } from '$lib/api/client';
+	import type { Finding, WeekView } from '$lib/api/client';
 	import { Bench } from '$lib/bench/bench.svelte';
 	import Findings from '$lib/block/Findings.svelte';
 	import Ledger from '$lib/block/Ledger.svelte';
@@ -26,14 +26,28 @@
 		if (finding?.remedy) void bench.apply(finding.remedy.changes);
 	}
 
+	let solved = $state.raw<WeekView | null>(null);
+	let solving = $state.raw<AbortController | null>(null);
+
+	/** Chooses all lines together; what was kept by hand stays. */
+	async function solve() {
+		if (solving) return;
+		solving = new AbortController();
+		solved = await bench.solveWeek(solving.signal);
+		solving = null;
+	}
+
 	function onkeydown(event: KeyboardEvent) {
 		const target = event.target as HTMLElement;
 		if (event.ctrlKey || event.metaKey || event.altKey || target.matches('input, textarea, select')) return;
 		if (event.key === 'ArrowDown') place = Math.min(findings.length - 1, at + 1);
 		else if (event.key === 'ArrowUp') place = Math.max(0, at - 1);
 		else if (event.key === 'r') apply(findings[at]);
-		else if (event.key === 'z') void bench.undo();
-		else if (event.key === 's') void bench.save();
+		else if (event.key === 'w') void solve();
+		else if (event.key === 'z') {
+			solved = null;
+			void bench.undo();
+		} else if (event.key === 's') void bench.save();
 		else return;
 		event.preventDefault();
 	}
@@ -49,12 +63,23 @@
 	<h1 class="text-base-content text-[17px]">Does the week hang together?</h1>
 	<span aria-live="polite">
 		{#if bench.view.sessions.length > 0}
-			{#if count('mend') > 0}<b class="text-accent">{count('mend')} to mend</b>{', '}{/if}
-			{#if count('decide') > 0}<b class="text-accent">{count('decide')} to decide</b>{', '}{/if}
+			{#if count('mend') > 0}<b class="text-accent">{count('mend')} to mend</b>,&nbsp;{/if}
+			{#if count('decide') > 0}<b class="text-accent">{count('decide')} to decide</b>,&nbsp;{/if}
 			{count('note')} to know
 		{/if}
 	</span>
 	<span class="flex-1"></span>
+	{#if solving}
+		<span role="status">weighing all lines together…</span>
+		<button class="btn btn-sm" onclick={() => solving?.abort()}>Stop</button>
+	{:else}
+		<button
+			class="btn btn-sm"
+			disabled={bench.view.sessions.length === 0}
+			title="One choice a line over all sessions together; what you kept stays"
+			onclick={solve}>Fit the week as a whole</button
+		>
+	{/if}
 	<button class="btn btn-sm" disabled={bench.past.length === 0} onclick={() => bench.undo()}
 		>Back a step</button
 	>
@@ -103,6 +128,26 @@
 		</div>
 		<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 		<div class="min-h-0 overflow-auto" role="region" aria-label="Review" tabindex="0">
+			{#if solved}
+				<section class="bg-base-100 border-base-300 border-b px-3 py-2" aria-label="The week as a whole">
+					<div class="flex items-baseline justify-between">
+						<h2 class="text-[15px]">The week as a whole</h2>
+						<button class="text-soft text-[12px] underline" onclick={() => (solved = null)}>fold away</button>
+					</div>
+					{#each solved.obstacles as obstacle (obstacle)}<p class="text-accent text-[13px]">
+							{obstacle}
+						</p>{/each}
+					{#each solved.outcome.sentences as sentence (sentence)}<p class="text-[13px]">{sentence}</p>{/each}
+					<p class="text-soft text-[12px]">
+						Worth {solved.outcome.after.objective}{solved.outcome.before
+							? `, line by line ${solved.outcome.before.objective}`
+							: ''}: fit {solved.outcome.after.fit}, less {solved.outcome.after.twice} for exercises done twice,
+						{solved.outcome.after.changeovers} for changeovers, {solved.outcome.after.outsideBands} for sets outside
+						their bands, {solved.outcome.after.consecutiveDays} for hard days running, {solved.outcome.after
+							.patternsLost} for movements lost.
+					</p>
+				</section>
+			{/if}
 			<h2 class="px-3 pt-2 text-[15px]">What the review found</h2>
 			<Findings
 				{findings}
@@ -118,6 +163,7 @@
 	shortcuts={[
 		{ keys: ['↑', '↓'], does: 'finding' },
 		{ keys: ['R'], does: 'take its remedy' },
+		{ keys: ['W'], does: 'fit the whole week' },
 		{ keys: ['Z'], does: 'back' },
 		{ keys: ['S'], does: 'save' }
 	]}

@@ -1,0 +1,59 @@
+using System.Collections.Immutable;
+using System.Security.Claims;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Substitution;
+using Ingegno.Core.Weeks;
+using Ingegno.Server.Accounts;
+using Ingegno.Server.Clients;
+using Ingegno.Server.Web;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Ingegno.Server.Bench;
+
+/// <summary>A week chosen as a whole, and what stood in the way.</summary>
+/// <param name="Obstacles">Why the client's minutes cannot be kept, or a group cannot be done; then the best week without that limit is given.</param>
+public sealed record WeekView(WeekOutcome Outcome, ImmutableArray<string> Obstacles);
+
+/// <summary>One choice a line over the whole week at once. Cancelling the request stops the search.</summary>
+internal static class WeekEndpoints
+{
+    internal static void MapWeek(this RouteGroupBuilder api) =>
+        api.MapPost("/clients/{id}/week", SolveAsync).WithName("solveWeek");
+
+    private static async Task<Results<Ok<WeekView>, ValidationProblem, ProblemHttpResult>> SolveAsync(
+        string id, BenchForm form, ClaimsPrincipal user, Cases cases, TimeProvider clock, IWeekSolver solver, CancellationToken stop)
+    {
+        if (await cases.FindAsync(user.CoachId(), id) is not { } about)
+        {
+            return Answers.Missing("client");
+        }
+
+        var view = BenchEndpoints.Rebuild(form.Text, form.Choices, about.Profile, about.Home, about.Practice, Today.ByThe(clock));
+        var pinned = form.Choices.Where(c => c.Pinned || c.Exercise is not null).Select(c => (c.Line, c.Text)).ToHashSet();
+        var model = WeekReading.Of(
+            view.Sessions, about.Profile, Catalogue.Shipped, l => l.ChosenByHand || pinned.Contains((l.Written.Number, l.Written.Text)),
+            about.Profile.SessionMinutes * 60);
+        if (model.Slots.IsEmpty)
+        {
+            return Answers.Invalid([new("text", "No line of this week can be trained here yet: there is nothing to choose among.")]);
+        }
+
+        int[] before = [.. model.Slots.Select(s => PlaceNow(s, view.Sessions))];
+        if (await Task.Run(() => solver.Solve(model, stop), stop) is { } found)
+        {
+            return TypedResults.Ok(new WeekView(WeekStory.Of(model, before, found, Catalogue.Shipped), []));
+        }
+
+        var obstacles = WeekObstacles.Of(model, [.. view.Sessions.Select(s => s.Title)]);
+        return await Task.Run(() => solver.Solve(model with { MostSeconds = null }, stop), stop) is { } longer
+            ? TypedResults.Ok(new WeekView(WeekStory.Of(model with { MostSeconds = null }, before, longer, Catalogue.Shipped), obstacles))
+            : Answers.Invalid([.. obstacles.DefaultIfEmpty("No choice of exercises fits this week.").Select(o => new Core.Homes.InputProblem("text", o))]);
+    }
+
+    private static int PlaceNow(WeekSlot slot, ImmutableArray<RebuiltSession> sessions)
+    {
+        string? now = sessions.SelectMany(s => s.Lines).First(l => l.Written.Number == slot.Line).Chosen?.Prescription.Exercise;
+        int place = slot.Options.Select((o, i) => (o, i)).FirstOrDefault(p => p.o.Exercise == now).i;
+        return place;
+    }
+}

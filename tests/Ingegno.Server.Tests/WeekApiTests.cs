@@ -1,0 +1,71 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+
+namespace Ingegno.Server.Tests;
+
+/// <summary>A member's week chosen as a whole.</summary>
+public sealed class WeekApiTests(ServerHost host) : IClassFixture<ServerHost>
+{
+    private static CancellationToken Stop => TestContext.Current.CancellationToken;
+
+    private async Task<(HttpClient Coach, string Id)> Of(string name)
+    {
+        var coach = await host.CoachAsync();
+        var desk = (await coach.GetFromJsonAsync<JsonNode>("/api/desk", Stop))!.AsArray();
+        return (coach, desk.First(r => r!["name"]!.GetValue<string>().StartsWith(name, StringComparison.Ordinal))!["id"]!.GetValue<string>());
+    }
+
+    private static int Worth(JsonNode score) => score["objective"]!.GetValue<int>();
+
+    [Theory]
+    [InlineData("Joost")]
+    [InlineData("Tomas")]
+    [InlineData("Runa")]
+    public async Task The_whole_week_is_never_worth_less_than_line_by_line(string name)
+    {
+        var (coach, id) = await Of(name);
+        var plan = (await coach.GetFromJsonAsync<JsonNode>($"/api/clients/{id}/plan", Stop))!["plan"]!;
+        var answer = await coach.PostAsJsonAsync($"/api/clients/{id}/week", new { text = plan["text"]!.GetValue<string>(), choices = Array.Empty<object>() }, Stop);
+        answer.StatusCode.ShouldBe(HttpStatusCode.OK, await answer.Content.ReadAsStringAsync(Stop));
+        var view = (await answer.Content.ReadFromJsonAsync<JsonNode>(Stop))!;
+        var outcome = view["outcome"]!;
+        outcome["proven"]!.GetValue<bool>().ShouldBeTrue();
+        outcome["sentences"]!.AsArray().Count.ShouldBeGreaterThan(0);
+        if (outcome["before"] is { } before)
+        {
+            Worth(outcome["after"]!).ShouldBeGreaterThanOrEqualTo(Worth(before));
+        }
+
+        // What is proposed can be taken: the bench rebuilds every changed line with it.
+        var choices = outcome["changes"]!.AsArray().Select(c => new
+        {
+            line = c!["line"]!.GetValue<int>(),
+            text = plan["text"]!.GetValue<string>().Split('\n')[c["line"]!.GetValue<int>() - 1].Trim(),
+            exercise = c["exercise"]!.GetValue<string>(),
+        }).ToArray();
+        var bench = await (await coach.PostAsJsonAsync($"/api/clients/{id}/bench", new { text = plan["text"]!.GetValue<string>(), choices }, Stop)).Content.ReadFromJsonAsync<JsonNode>(Stop);
+        var lines = bench!["sessions"]!.AsArray().SelectMany(s => s!["lines"]!.AsArray()).ToDictionary(l => l!["written"]!["number"]!.GetValue<int>());
+        choices.ShouldAllBe(c => lines[c.line]!["chosen"]!["prescription"]!["exercise"]!.GetValue<string>() == c.exercise);
+    }
+
+    [Fact]
+    public async Task Minutes_nobody_can_keep_are_told_with_the_cheapest_way_out()
+    {
+        var (coach, id) = await Of("Joost");
+        string text = "Monday\n" + string.Join('\n', Enumerable.Repeat("Pull-up 5 x 5 RPE 8, rest 3 min", 8));
+        var answer = await coach.PostAsJsonAsync($"/api/clients/{id}/week", new { text, choices = Array.Empty<object>() }, Stop);
+        answer.StatusCode.ShouldBe(HttpStatusCode.OK);
+        var obstacles = (await answer.Content.ReadFromJsonAsync<JsonNode>(Stop))!["obstacles"]!.AsArray();
+        obstacles.ShouldHaveSingleItem()!.GetValue<string>().ShouldContain("Cheapest: leave out line");
+    }
+
+    [Fact]
+    public async Task A_week_without_a_line_is_refused_in_words()
+    {
+        var (coach, id) = await Of("Joost");
+        var answer = await coach.PostAsJsonAsync($"/api/clients/{id}/week", new { text = "", choices = Array.Empty<object>() }, Stop);
+        answer.StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await coach.PostAsJsonAsync("/api/clients/nobody/week", new { text = "", choices = Array.Empty<object>() }, Stop)).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+}
