@@ -1,6 +1,6 @@
-using Ingegno.Core.Weeks;
 using System.Globalization;
 using Ingegno.Core.Quantities;
+using Ingegno.Core.Weeks;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Bench;
 using Ingegno.Server.Catalogues;

@@ -65,6 +65,12 @@ try {
 		await page.getByRole('button', { name: 'Keep this day' }).click();
 		await page.getByText('Kept for').waitFor();
 	});
+	await picture('block', at('Joost', 'block'), () => page.keyboard.press('w'));
+	await picture('lab', at('Maren', 'bench'), async () => {
+		await page.locator('[data-line]').nth(0).click();
+		await page.getByRole('link', { name: 'Try this set in the lab' }).click();
+		await page.getByRole('button', { name: 'effective reps' }).first().click();
+	});
 	await picture('desk', `${base}/`);
 	await page.evaluate(() => localStorage.setItem('ingegno-theme', 'night'));
 	await picture('bench-night', at('Tomas', 'bench'));

@@ -32,6 +32,7 @@ public sealed class SessionRebuild
     private readonly DateOnly _today;
     private readonly Practice _practice;
     private readonly Lazy<ImmutableArray<(Purchase Thing, SubstituteSearch Search)>> _withPurchases;
+    private readonly ImmutableArray<(Purchase Thing, Lazy<SubstituteSearch> Search)> _purchasesAlone;
 
     /// <param name="today">Day of use: fixture passes run out.</param>
     /// <param name="programme">Its written loads help to estimate maxima where no lift is known.</param>
@@ -45,8 +46,12 @@ public sealed class SessionRebuild
         _anchors = WrittenAnchors.Of(client, catalogue, rules, programme);
         (_home, _today, _practice) = (home, today, practice ?? new Practice());
         _search = new SubstituteSearch(client, new PreparedHome(home, today), catalogue, _anchors, rules);
-        _withPurchases = new(() => [.. Purchases.All.Select(thing =>
-            (thing, new SubstituteSearch(client, new PreparedHome(Purchases.With(home, thing, today), today), catalogue, _anchors, rules)))]);
+        _withPurchases = new(() => [.. Purchases.All.Select(thing => (thing, Searched(home, thing)))]);
+        // Beside what is here it would do no less: its own ladder is soon built, all the ladders of the home are not.
+        _purchasesAlone = [.. Purchases.All.Select(thing => (thing, new Lazy<SubstituteSearch>(() => Searched(home with { Kit = [] }, thing))))];
+
+        SubstituteSearch Searched(Home place, Purchase thing) =>
+            new(client, new PreparedHome(Purchases.With(place, thing, today), today), catalogue, _anchors, rules);
     }
 
     /// <summary>True when no lift of the client is known and none could be read from the text.</summary>
@@ -194,7 +199,7 @@ public sealed class SessionRebuild
             Added = [.. added.Select(c => Alternatives.Of(c, written, line, intent, _client, _rules))],
             Covered = chosen is null ? null : Share.Of(Pairs.Coverage(written, [chosen, .. added])),
             Closeness = chosen is null || intent is null || role != Role.Main ? null : ClosenessOf(written, intent, chosen),
-            Gap = chosen is null || intent is null ? null : LoadGap.Of(written, intent, chosen, found, needed => SmallestPurchase(written, intent, needed)),
+            Gap = chosen is null || intent is null ? null : LoadGap.Of(written, intent, chosen, found, needed => SmallestPurchase(written, needed)),
             WouldOpen = chosen is null ? Openers.For(found) : null,
             LapsedChoice = choice?.Exercise is { } wanted && byHand is null ? Lapsed(wanted, found) : null,
         };
@@ -205,13 +210,13 @@ public sealed class SessionRebuild
             ? alternative with { Prescription = alternative.Prescription with { FinishOn = finish } }
             : alternative;
 
-    /// <summary>The cheapest thing with which a line of this pattern could be loaded so; lent things last.</summary>
-    private string? SmallestPurchase(Exercise written, Intent intent, Demand needed)
+    /// <summary>The cheapest thing with which alone a line of this pattern could be loaded so; lent things last.</summary>
+    private string? SmallestPurchase(Exercise written, Demand needed)
     {
-        var (thing, price) = _withPurchases.Value
+        var (thing, price) = _purchasesAlone
             .Select(p => (p.Thing, p.Search, Price: _practice.PriceOf(p.Thing.Item)))
             .OrderBy(p => p.Thing.Lent).ThenBy(p => p.Price?.Cost ?? decimal.MaxValue)
-            .Where(p => p.Search.Reaches(written, intent, needed))
+            .Where(p => p.Search.Value.MostFor(written.Pattern) >= needed)
             .Select(p => (p.Thing, p.Price))
             .FirstOrDefault();
         return thing is null ? null

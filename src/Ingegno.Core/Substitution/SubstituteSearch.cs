@@ -21,6 +21,7 @@ public sealed class SubstituteSearch(
     private static readonly Share Unlike = Share.Of(-1);
 
     private readonly Dictionary<string, SetUpSearch.Found> _setUps = new(StringComparer.Ordinal);
+    private readonly Dictionary<Pattern, Demand> _most = [];
 
     /// <param name="intent">What the line asks; null where it is copied, not computed.</param>
     /// <param name="wishes">Doses a coach has fixed by hand, by exercise id.</param>
@@ -104,10 +105,37 @@ public sealed class SubstituteSearch(
         return best;
     }
 
-    /// <summary>Whether any exercise of the same pattern can be loaded to this demand here.</summary>
-    public bool Reaches(Exercise written, Intent intent, Demand needed) =>
-        catalogue.Exercises.Where(e => e.Pattern == written.Pattern && e.IsForecast)
-            .Any(e => Look(e, written, intent, Role.Main).Found is { } found && found.SetUps.Any(s => s.Equivalent >= needed));
+    /// <summary>The highest equivalent demand an exercise of this pattern can be loaded to here; zero where none can.</summary>
+    public Demand MostFor(Pattern pattern)
+    {
+        if (!_most.TryGetValue(pattern, out var most))
+        {
+            _most[pattern] = most = catalogue.Exercises
+                .Where(e => e.Pattern == pattern && e.IsForecast && e.Setting != Setting.Gym && !Gate.Against(e, client, home.Home, rules).Any())
+                .SelectMany(e => SetUpsOf(e).SetUps.Select(s => MostOn(e, s)))
+                .DefaultIfEmpty(Demand.Of(0))
+                .Max();
+        }
+
+        return most;
+    }
+
+    /// <summary>Of the heaviest rung that still can be lifted.</summary>
+    private Demand MostOn(Exercise exercise, SetUp setUp)
+    {
+        if (anchors.For(exercise) is not { } anchor)
+        {
+            return Demand.Of(0);
+        }
+
+        var effort = new ExerciseEffort(exercise, client, anchor, setUp.Geometry);
+        return Holdable(setUp.Ladder, exercise, anchor).Rungs
+            .Select(r => effort.DemandOf(r.Load))
+            .Where(d => d <= effort.MostDemand && d >= RepetitionCost.LeastDemand)
+            .Select(effort.EquivalentOf)
+            .DefaultIfEmpty(Demand.Of(0))
+            .Max();
+    }
 
     /// <summary>An exercise that passed its gate and has a set-up, with the most it could come to.</summary>
     private sealed record Possible(
