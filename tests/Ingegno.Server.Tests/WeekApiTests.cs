@@ -68,4 +68,29 @@ public sealed class WeekApiTests(ServerHost host) : IClassFixture<ServerHost>
         answer.StatusCode.ShouldBe(HttpStatusCode.BadRequest);
         (await coach.PostAsJsonAsync("/api/clients/nobody/week", new { text = "", choices = Array.Empty<object>() }, Stop)).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
+
+    /// <summary>A thing more never makes the week worth less: what was possible still is.</summary>
+    [Fact]
+    public async Task What_one_purchase_or_check_would_unlock_is_told_and_never_a_loss()
+    {
+        var (coach, id) = await Of("Tomas");
+        var plan = (await coach.GetFromJsonAsync<JsonNode>($"/api/clients/{id}/plan", Stop))!["plan"]!;
+        var offers = (await coach.GetFromJsonAsync<JsonNode>($"/api/clients/{id}/unlocks", Stop))!.AsArray();
+        offers.Count.ShouldBeGreaterThan(10);
+        string[] asked = ["Pull-up bar for a door", "Loop band, medium", "Slider pads"];
+        foreach (string offer in asked)
+        {
+            var answer = await coach.PostAsJsonAsync($"/api/clients/{id}/unlocks", new { text = plan["text"]!.GetValue<string>(), choices = Array.Empty<object>(), offer }, Stop);
+            answer.StatusCode.ShouldBe(HttpStatusCode.OK, await answer.Content.ReadAsStringAsync(Stop));
+            var unlock = (await answer.Content.ReadFromJsonAsync<JsonNode>(Stop))!;
+            unlock["gain"]!.GetValue<int>().ShouldBeGreaterThan(-100, offer);
+        }
+
+        var bar = await (await coach.PostAsJsonAsync($"/api/clients/{id}/unlocks", new { text = "Monday\nPull-up 3 x 6 RPE 8", choices = Array.Empty<object>(), offer = asked[0] }, Stop)).Content.ReadFromJsonAsync<JsonNode>(Stop);
+        bar!["gain"]!.GetValue<int>().ShouldBeGreaterThan(100);
+        bar["gainPerMoney"]!.GetValue<double>().ShouldBeGreaterThan(0);
+        bar["lines"]!.AsArray().Count.ShouldBe(1);
+        bar["offer"]!["price"]!.GetValue<string>().ShouldBe("30 EUR");
+        (await coach.PostAsJsonAsync($"/api/clients/{id}/unlocks", new { text = "x", choices = Array.Empty<object>(), offer = "a yacht" }, Stop)).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+    }
 }

@@ -41,3 +41,16 @@ test('the week is fitted as a whole, told in words, and one key takes it all bac
 	await expect(told).toHaveCount(0);
 	await expect(page.getByRole('button', { name: 'Back a step' })).toBeDisabled();
 });
+
+test('what one thing more would unlock is tried one after the other and can be stopped', async ({ page }) => {
+	await signIn(page);
+	await open(page, 'Tomas Brevik', 'Block');
+	const unlocks = page.getByRole('region', { name: 'What one purchase would unlock' });
+	const look = unlocks.getByRole('button', { name: 'Try the price list and the unchecked' });
+	await look.click();
+	await expect(unlocks.getByRole('listitem').filter({ hasText: 'check the bedroom door' })).toContainText(
+		'free'
+	);
+	await unlocks.getByRole('button', { name: 'Stop' }).click();
+	await expect(look).toBeVisible();
+});

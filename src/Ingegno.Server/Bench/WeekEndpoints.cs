@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
 using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
 using Ingegno.Core.Substitution;
 using Ingegno.Core.Weeks;
 using Ingegno.Server.Accounts;
@@ -14,11 +15,53 @@ namespace Ingegno.Server.Bench;
 /// <param name="Obstacles">Why the client's minutes cannot be kept, or a group cannot be done; then the best week without that limit is given.</param>
 public sealed record WeekView(WeekOutcome Outcome, ImmutableArray<string> Obstacles);
 
+/// <summary>The week with one thing more than the home has.</summary>
+/// <param name="Offer">Id of one of the offers for the client.</param>
+public sealed record UnlockForm(string Text, ImmutableArray<LineChoice> Choices, string Offer);
+
 /// <summary>One choice a line over the whole week at once. Cancelling the request stops the search.</summary>
 internal static class WeekEndpoints
 {
-    internal static void MapWeek(this RouteGroupBuilder api) =>
+    internal static void MapWeek(this RouteGroupBuilder api)
+    {
         api.MapPost("/clients/{id}/week", SolveAsync).WithName("solveWeek");
+        api.MapGet("/clients/{id}/unlocks", OffersAsync).WithName("listUnlocks");
+        api.MapPost("/clients/{id}/unlocks", UnlockAsync).WithName("unlock");
+    }
+
+    private static async Task<Results<Ok<ImmutableArray<UnlockOffer>>, ProblemHttpResult>> OffersAsync(string id, ClaimsPrincipal user, Cases cases) =>
+        await cases.FindAsync(user.CoachId(), id) is { } about
+            ? TypedResults.Ok(Unlocks.For(about.Home, about.Practice))
+            : Answers.Missing("client");
+
+    /// <summary>One offer a request, so that the page tells how far it is and can stop.</summary>
+    private static async Task<Results<Ok<Unlock>, ValidationProblem, ProblemHttpResult>> UnlockAsync(
+        string id, UnlockForm form, ClaimsPrincipal user, Cases cases, TimeProvider clock, IWeekSolver solver, CancellationToken stop)
+    {
+        if (await cases.FindAsync(user.CoachId(), id) is not { } about)
+        {
+            return Answers.Missing("client");
+        }
+
+        var today = Today.ByThe(clock);
+        if (Unlocks.For(about.Home, about.Practice).FirstOrDefault(o => o.Id == form.Offer) is not { } offer
+            || Unlocks.With(about.Home, offer, today) is not { } richer)
+        {
+            return Answers.Invalid([new("offer", "That is neither on the price list nor an unchecked fixture of this home.")]);
+        }
+
+        return Weighed(about.Home) is { } without && Weighed(richer) is { } with
+            ? TypedResults.Ok(Unlocks.Told(offer, without, with, Catalogue.Shipped))
+            : Answers.Invalid([new("text", "No line of this week can be trained here yet: there is nothing to choose among.")]);
+
+        (WeekModel, WeekSolution)? Weighed(Home home)
+        {
+            var view = BenchEndpoints.Rebuild(form.Text, form.Choices, about.Profile, home, about.Practice, today);
+            // Minutes are left out: what a thing unlocks is asked of the exercises.
+            var model = WeekReading.Of(view.Sessions, about.Profile, Catalogue.Shipped, l => l.ChosenByHand, null);
+            return !model.Slots.IsEmpty && solver.Solve(model, stop) is { } solution ? (model, solution) : null;
+        }
+    }
 
     private static async Task<Results<Ok<WeekView>, ValidationProblem, ProblemHttpResult>> SolveAsync(
         string id, BenchForm form, ClaimsPrincipal user, Cases cases, TimeProvider clock, IWeekSolver solver, CancellationToken stop)
@@ -47,7 +90,7 @@ internal static class WeekEndpoints
         var obstacles = WeekObstacles.Of(model, [.. view.Sessions.Select(s => s.Title)]);
         return await Task.Run(() => solver.Solve(model with { MostSeconds = null }, stop), stop) is { } longer
             ? TypedResults.Ok(new WeekView(WeekStory.Of(model with { MostSeconds = null }, before, longer, Catalogue.Shipped), obstacles))
-            : Answers.Invalid([.. obstacles.DefaultIfEmpty("No choice of exercises fits this week.").Select(o => new Core.Homes.InputProblem("text", o))]);
+            : Answers.Invalid([.. obstacles.DefaultIfEmpty("No choice of exercises fits this week.").Select(o => new InputProblem("text", o))]);
     }
 
     private static int PlaceNow(WeekSlot slot, ImmutableArray<RebuiltSession> sessions)

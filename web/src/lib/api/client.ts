@@ -54,6 +54,7 @@ export type SetTrial = Schemas['SetTrial'];
 export type TrialView = Schemas['TrialView'];
 export type Explained = Schemas['Explained'];
 export type EffectiveRange = Schemas['EffectiveRange'];
+export type Unlock = Schemas['Unlock'];
 export type WeekView = Schemas['WeekView'];
 export type LineChange = Schemas['LineChange'];
 export type Finding = Schemas['Finding'];

@@ -244,6 +244,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/unlocks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listUnlocks"];
+        put?: never;
+        post: operations["unlock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue": {
         parameters: {
             query?: never;
@@ -3343,6 +3359,44 @@ export interface components {
         TrialsView: {
             trials: components["schemas"]["TrialView"][];
         };
+        /** @description What the offer would do for the whole week, solved anew with it. */
+        Unlock: {
+            offer: components["schemas"]["UnlockOffer"];
+            /**
+             * Format: int32
+             * @description Worth of the week with it less without it; a whole point of fit on an accessory line is 1000.
+             */
+            gain: number;
+            /**
+             * Format: double
+             * @description Null where it costs nothing or has no price.
+             */
+            gainPerMoney: null | number;
+            /** @description What changes: "Line 5: Band pulldown, fit 0.94". */
+            lines: string[];
+        };
+        /** @description The week with one thing more than the home has. */
+        UnlockForm: {
+            text: string;
+            choices: components["schemas"]["LineChoice"][];
+            /** @description Id of one of the offers for the client. */
+            offer: string;
+        };
+        /** @description One thing that might be changed about a home: bought, borrowed, or an unchecked fixture checked, which costs nothing. */
+        UnlockOffer: {
+            /** @description The item's name, or the fixture's id. */
+            id: string;
+            /** @description "Loop band, medium", "check the galley top". */
+            words: string;
+            /**
+             * Format: double
+             * @description Null where it is lent or no price was entered; 0 for a check.
+             */
+            cost: null | number;
+            lent: boolean;
+            /** @description "9 EUR", "free", "lent", "no price". */
+            price: string;
+        };
         /** @description What an exercise is usually given where nobody wrote a dose, so that nothing is ever prescribed blank. */
         UsualDose: {
             level: components["schemas"]["Level"];
@@ -4117,6 +4171,63 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WeekView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    listUnlocks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnlockOffer"][];
+                };
+            };
+        };
+    };
+    unlock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UnlockForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Unlock"];
                 };
             };
             /** @description Bad Request */

@@ -120,7 +120,7 @@
 		<label class="text-soft text-[11.5px]">
 			{trial.form === 'restPause' ? 'first bout' : 'sets'}<span class="block">
 				<input
-					class="border-base-300 bg-base-100 font-display text-base-content h-9 w-[104px] rounded-sm border px-1.5 text-[17px] font-semibold"
+					class="border-base-300 bg-base-100 font-display text-base-content h-9 w-[132px] rounded-sm border px-1.5 text-[17px] font-semibold"
 					value={counts}
 					title="4 x 8, or one count a set: 10/10/8"
 					onchange={(event) => {

@@ -5,6 +5,8 @@
 	import Findings from '$lib/block/Findings.svelte';
 	import Ledger from '$lib/block/Ledger.svelte';
 	import Patterns from '$lib/block/Patterns.svelte';
+	import UnlockList from '$lib/block/UnlockList.svelte';
+	import { Unlocks } from '$lib/block/unlocks.svelte';
 	import WeekStrip from '$lib/block/WeekStrip.svelte';
 	import Hatches from '$lib/drawing/Hatches.svelte';
 	import Keys from '$lib/shell/Keys.svelte';
@@ -14,6 +16,7 @@
 	const bench = untrack(() => new Bench(data.client.id, data.plan));
 	const review = $derived(bench.view.review);
 	const findings = $derived(review.findings);
+	const unlocks = new Unlocks();
 	let place = $state(0);
 	const at = $derived(Math.min(place, Math.max(0, findings.length - 1)));
 	const count = (severity: Finding['severity']) => findings.filter((f) => f.severity === severity).length;
@@ -103,12 +106,14 @@
 			>, and the week is weighed here.
 		</p>
 	{:else}
-		<div class="min-h-0 overflow-auto px-4 py-2" role="region" aria-label="Sessions">
+		<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+		<div class="min-h-0 overflow-auto px-4 py-2" role="region" aria-label="Sessions" tabindex="0">
 			<h2 class="text-[15px]">The week</h2>
 			<WeekStrip ledger={review.ledger} limit={data.client.profile.sessionMinutes} />
 			<p class="text-soft mt-2 text-[12px]">
 				Filled: work. Ruled: rest. Grey: setting up and changing over. The post is the time there is.
 			</p>
+			<UnlockList {unlocks} onlook={() => unlocks.look(data.client.id, bench.text, bench.choices)} />
 		</div>
 		<!-- Scrolled with the arrow keys, so it must take the focus. -->
 		<!-- svelte-ignore a11y_no_noninteractive_tabindex -->

@@ -1,0 +1,36 @@
+<script lang="ts">
+	import type { Unlocks } from './unlocks.svelte';
+
+	/** What one thing more would unlock, best for the money first. */
+	let { unlocks, onlook }: { unlocks: Unlocks; onlook: () => void } = $props();
+	const SHOWN = 5;
+</script>
+
+<section class="mt-3" aria-label="What one purchase would unlock">
+	<h2 class="text-[15px]">What would one thing more unlock?</h2>
+	{#if unlocks.stop}
+		<p class="text-soft flex items-center gap-2 text-[12.5px]" role="status">
+			<progress class="h-2 flex-1" max={unlocks.of || 1} value={unlocks.done}></progress>
+			{unlocks.done} of {unlocks.of}
+			<button class="btn btn-xs" onclick={() => unlocks.stop?.abort()}>Stop</button>
+		</p>
+	{:else}
+		<button class="btn btn-xs mt-1" onclick={onlook}>Try the price list and the unchecked</button>
+	{/if}
+	{#if unlocks.trouble}<p class="text-accent text-[12.5px]" role="alert">{unlocks.trouble}</p>{/if}
+	<ol class="mt-1">
+		{#each unlocks.found.slice(0, SHOWN) as unlock (unlock.offer.id)}
+			<li class="border-rule border-t py-1">
+				<div class="flex justify-between gap-2 text-[13px] font-semibold">
+					<span>{unlock.offer.words}</span>
+					<span class="whitespace-nowrap">{unlock.offer.price}</span>
+				</div>
+				<p class="text-soft text-[12px]">
+					worth {unlock.gain}{#if unlock.gainPerMoney !== null}, {unlock.gainPerMoney.toFixed(0)} for each unit
+						of money{/if}{#if unlock.lines.length > 0}.
+						{unlock.lines.slice(0, 2).join('; ')}{/if}.
+				</p>
+			</li>
+		{/each}
+	</ol>
+</section>
