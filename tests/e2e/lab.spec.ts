@@ -63,3 +63,19 @@ test('techniques are taken on the bench by hand, drawn in the bridge, and refuse
 		panel.getByRole('combobox', { name: /^sets/ }).getByRole('option', { name: /^rest-pause: ./ })
 	).toBeDisabled();
 });
+
+test('a set finished on an easier variation is told on the bench and on the sheet', async ({ page }) => {
+	await signIn(page);
+	await open(page, 'Runa Castellane', 'Bench');
+	await page.getByRole('button', { name: 'Edit text' }).click();
+	await page.getByLabel('Gym programme').fill('Monday\nPush-up 3 x 10 RPE 8, rest 90 s');
+	await page.getByRole('button', { name: 'Rebuild for this home' }).click();
+	const line = page.locator('[data-line]');
+	await expect(line).toHaveCount(1);
+	await page.getByLabel('finish each set on an easier variation').check();
+	await expect(line).toContainText('finish on');
+	await page.getByRole('button', { name: 'Save plan' }).click();
+	await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
+	await page.getByRole('link', { name: 'Sheet' }).click();
+	await expect(page.getByRole('article')).toContainText(/then .+, about \d+; write both down/);
+});

@@ -94,6 +94,9 @@
 														? `stop with ${Math.round(p.reserve)} left`
 														: 'to the last clean one'}
 												</div>{/if}
+											{#if p.finishOn}<div>
+													then {p.finishOn.name.toLowerCase()}, about {p.finishOn.expected}; write both down
+												</div>{/if}
 											<div>{p.tempo ? `tempo ${p.tempo}, ` : ''}rest {clock(p.rest)}</div>
 										</td>
 										<td class="py-1"
