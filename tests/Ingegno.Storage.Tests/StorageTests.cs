@@ -187,6 +187,16 @@ public sealed class StorageTests : IAsyncLifetime
         (await _logs.OfClientAsync(_ilse, client)).Select(s => s.Repetitions).ShouldBe([9, 7]);
     }
 
+    /// <summary>Seven full and four kneeling are never eleven.</summary>
+    [Fact]
+    public async Task Repetitions_on_an_easier_variation_are_kept_apart()
+    {
+        string client = await AddClient(_ilse, "Maren");
+        await _logs.SaveAsync(_ilse, client, [Set(Guid.NewGuid(), 7) with { Finished = 4 }]);
+        var kept = (await _logs.OfClientAsync(_ilse, client)).ShouldHaveSingleItem();
+        (kept.Repetitions, kept.Finished).ShouldBe((7, 4));
+    }
+
     [Fact]
     public async Task Another_coach_cannot_overwrite_a_set_by_its_id()
     {

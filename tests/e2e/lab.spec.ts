@@ -78,4 +78,13 @@ test('a set finished on an easier variation is told on the bench and on the shee
 	await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
 	await page.getByRole('link', { name: 'Sheet' }).click();
 	await expect(page.getByRole('article')).toContainText(/then .+, about \d+; write both down/);
+	// Seven full, four kneeling: logged apart, and there after a reload.
+	await page.getByRole('link', { name: 'Log', exact: true }).click();
+	const set = page.getByRole('group', { name: /, set 1$/ }).first();
+	await set.getByLabel('done').fill('7');
+	await set.getByLabel('on the easier variation').fill('4');
+	await page.getByRole('button', { name: 'Keep this day' }).click();
+	await expect(page.getByText('Kept for')).toBeVisible();
+	await page.reload();
+	await expect(page.getByText(/last .*: 7\+4/)).toBeVisible();
 });

@@ -11,6 +11,7 @@ namespace Ingegno.Core.Progression;
 /// <param name="Repetitions">Done, per side where one limb works; seconds for held work.</param>
 /// <param name="Reserve">Repetitions that were left; null when nobody said.</param>
 /// <param name="Pain">0 to 10.</param>
+/// <param name="Finished">Repetitions of the easier variation the set was finished on; counted apart, never among the whole ones.</param>
 public sealed record SetLog(
     Guid Id,
     int Line,
@@ -20,4 +21,5 @@ public sealed record SetLog(
     Mass Load,
     int Repetitions,
     double? Reserve = null,
-    int Pain = 0);
+    int Pain = 0,
+    int Finished = 0);

@@ -14,6 +14,11 @@ public static class SetLogProblems
             yield return new(path + ".repetitions", $"Repetitions go from 0 to 200, not {set.Repetitions}.");
         }
 
+        if (set.Finished is < 0 or > 200)
+        {
+            yield return new(path + ".finished", $"Repetitions on the easier variation go from 0 to 200, not {set.Finished}.");
+        }
+
         double least = catalogue.Find(set.Exercise) is { IsAssisted: true } ? -200 : 0;
         if (!(set.Load.Kilograms >= least && set.Load.Kilograms <= 500))
         {

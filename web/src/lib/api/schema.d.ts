@@ -3023,6 +3023,12 @@ export interface components {
              * @default 0
              */
             pain: number;
+            /**
+             * Format: int32
+             * @description Repetitions of the easier variation the set was finished on; counted apart, never among the whole ones.
+             * @default 0
+             */
+            finished: number;
         };
         /** @description What one written set asks: an exact count has equal ends. */
         SetTarget: {

@@ -8,6 +8,8 @@ export interface TypedSet {
 	repetitions: string;
 	reserve: string;
 	pain: string;
+	/** On the easier variation, where the line is finished on one. */
+	finished: string;
 }
 
 /** A day's training being written down, line by line, and what follows from it. */
@@ -42,7 +44,8 @@ export class DayLog {
 					load: shownMass(set?.load ?? line.prescription.load, this.unit),
 					repetitions: set ? String(set.repetitions) : '',
 					reserve: set?.reserve === null || set?.reserve === undefined ? '' : String(set.reserve),
-					pain: set && set.pain > 0 ? String(set.pain) : ''
+					pain: set && set.pain > 0 ? String(set.pain) : '',
+					finished: set && set.finished > 0 ? String(set.finished) : ''
 				};
 			});
 		}
@@ -97,9 +100,12 @@ export class DayLog {
 		const repetitions = readNumber(typed.repetitions);
 		const reserve = typed.reserve.trim() === '' ? null : readNumber(typed.reserve);
 		const pain = typed.pain.trim() === '' ? 0 : readNumber(typed.pain);
+		const finished = typed.finished.trim() === '' ? 0 : readNumber(typed.finished);
 		const given =
-			[load, repetitions, pain].every((n) => n !== null) && (typed.reserve.trim() === '' || reserve !== null);
-		if (!given || !Number.isInteger(repetitions) || !Number.isInteger(pain)) return null;
+			[load, repetitions, pain, finished].every((n) => n !== null) &&
+			(typed.reserve.trim() === '' || reserve !== null);
+		if (!given || !Number.isInteger(repetitions) || !Number.isInteger(pain) || !Number.isInteger(finished))
+			return null;
 		return {
 			id: typed.id,
 			line: line.line,
@@ -109,7 +115,8 @@ export class DayLog {
 			load: sameAsPrescribed(load ?? 0, line.prescription.load),
 			repetitions: repetitions ?? 0,
 			reserve,
-			pain: pain ?? 0
+			pain: pain ?? 0,
+			finished: finished ?? 0
 		};
 	}
 

@@ -102,6 +102,9 @@
 								: ''}
 						</span>
 						<span class="text-soft block text-[12.5px]">{line.prescription.loadInWords}</span>
+						{#if line.prescription.finishOn}<span class="text-soft block text-[12.5px]"
+								>then {line.prescription.finishOn.name.toLowerCase()}, logged behind the +</span
+							>{/if}
 					</div>
 					<div>
 						<div class="flex flex-wrap gap-x-4 gap-y-1">
@@ -136,6 +139,16 @@
 										aria-label="pain"
 										bind:value={set.pain}
 									/>
+									{#if line.prescription.finishOn || set.finished !== ''}<span class="text-soft text-xs"
+											>+</span
+										>
+										<input
+											class="input input-xs w-9 px-1"
+											inputmode="numeric"
+											aria-label="on the easier variation"
+											title="repetitions on {line.prescription.finishOn?.name ?? 'an easier variation'}"
+											bind:value={set.finished}
+										/>{/if}
 								</div>
 							{/each}
 						</div>
@@ -147,7 +160,7 @@
 								<span class="text-soft">
 									last {shortDay(line.logs[0].on)}: {line.logs
 										.filter((set) => set.on === line.logs[0]?.on)
-										.map((set) => set.repetitions)
+										.map((set) => (set.finished > 0 ? `${set.repetitions}+${set.finished}` : set.repetitions))
 										.join('/')}
 								</span>
 							{/if}
