@@ -69,9 +69,9 @@ public sealed class WeekApiTests(ServerHost host) : IClassFixture<ServerHost>
         (await coach.PostAsJsonAsync("/api/clients/nobody/week", new { text = "", choices = Array.Empty<object>() }, Stop)).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
 
-    /// <summary>A thing more never makes the week worth less: what was possible still is.</summary>
+    /// <summary>A thing more costs next to nothing at worst: only the nine best ways a line are weighed, and with it they may be others.</summary>
     [Fact]
-    public async Task What_one_purchase_or_check_would_unlock_is_told_and_never_a_loss()
+    public async Task What_one_purchase_or_check_would_unlock_is_told()
     {
         var (coach, id) = await Of("Tomas");
         var plan = (await coach.GetFromJsonAsync<JsonNode>($"/api/clients/{id}/plan", Stop))!["plan"]!;
