@@ -84,6 +84,7 @@ internal static class Application
         signedIn.MapDevices();
         signedIn.MapBench();
         signedIn.MapWeek();
+        signedIn.MapBlock();
         signedIn.MapCatalogue();
         signedIn.MapLog();
         signedIn.MapEngine();

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Text.Json;
 using Dapper;
+using Ingegno.Core.Blocks;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
 using Ingegno.Core.Sessions;
@@ -34,13 +35,16 @@ public sealed record PlannedSession(string Title, Duration Length, ImmutableArra
 public sealed record Plan(
     string Text, ImmutableArray<LineChoice> Choices, ImmutableArray<PlannedSession> Sessions, DateTimeOffset? SavedAt)
 {
+    /// <summary>The weeks it is trained over; null until the coach has said so.</summary>
+    public Block? Block { get; init; }
+
     public static Plan Empty { get; } = new("", [], [], null);
 }
 
 /// <summary>The one current plan of each client.</summary>
 public sealed class Plans(Database database)
 {
-    private sealed record Row(string Text, string Choices, string Sessions, string? SavedAt, long Version);
+    private sealed record Row(string Text, string Choices, string Sessions, string? SavedAt, string? Block, long Version);
 
     /// <summary>The empty plan at version 0 when none was saved yet.</summary>
     public async Task<Versioned<Plan>> FindAsync(string coach, string client)
@@ -48,7 +52,7 @@ public sealed class Plans(Database database)
         await using var connection = database.Open();
         var row = await connection.QuerySingleOrDefaultAsync<Row>(
             """
-            SELECT text AS Text, choices AS Choices, sessions AS Sessions, saved_at AS SavedAt, row_version AS Version
+            SELECT text AS Text, choices AS Choices, sessions AS Sessions, saved_at AS SavedAt, block AS Block, row_version AS Version
             FROM plan WHERE coach_id = @coach AND client_id = @client
             """,
             new { coach, client });
@@ -59,7 +63,10 @@ public sealed class Plans(Database database)
                     row.Text,
                     JsonSerializer.Deserialize<ImmutableArray<LineChoice>>(row.Choices, TradeJson.Options),
                     JsonSerializer.Deserialize<ImmutableArray<PlannedSession>>(row.Sessions, TradeJson.Options),
-                    row.SavedAt is null ? null : DateTimeOffset.Parse(row.SavedAt, System.Globalization.CultureInfo.InvariantCulture)),
+                    row.SavedAt is null ? null : DateTimeOffset.Parse(row.SavedAt, System.Globalization.CultureInfo.InvariantCulture))
+                {
+                    Block = row.Block is null ? null : JsonSerializer.Deserialize<Block>(row.Block, TradeJson.Options),
+                },
                 row.Version);
     }
 
@@ -76,17 +83,18 @@ public sealed class Plans(Database database)
             choices = JsonSerializer.Serialize(plan.Choices, TradeJson.Options),
             sessions = JsonSerializer.Serialize(plan.Sessions, TradeJson.Options),
             savedAt = plan.SavedAt?.ToString("O"),
+            block = plan.Block is null ? null : JsonSerializer.Serialize(plan.Block, TradeJson.Options),
             version,
         };
         int changed = await connection.ExecuteAsync(
             version == 0
                 ? """
-                  INSERT INTO plan (id, coach_id, client_id, text, choices, sessions, saved_at)
-                  VALUES (@id, @coach, @client, @text, @choices, @sessions, @savedAt)
+                  INSERT INTO plan (id, coach_id, client_id, text, choices, sessions, saved_at, block)
+                  VALUES (@id, @coach, @client, @text, @choices, @sessions, @savedAt, @block)
                   ON CONFLICT (client_id) DO NOTHING
                   """
                 : """
-                  UPDATE plan SET text = @text, choices = @choices, sessions = @sessions, saved_at = @savedAt, row_version = row_version + 1
+                  UPDATE plan SET text = @text, choices = @choices, sessions = @sessions, saved_at = @savedAt, block = @block, row_version = row_version + 1
                   WHERE coach_id = @coach AND client_id = @client AND row_version = @version
                   """,
             values);

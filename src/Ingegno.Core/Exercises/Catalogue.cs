@@ -24,9 +24,10 @@ public sealed class Catalogue
             throw new InvalidDataException(first);
         }
 
-        _byId = Exercises.ToFrozenDictionary(e => e.Id, StringComparer.Ordinal);
-        _followers = Exercises.Where(e => e.Strength is not null).ToLookup(e => e.Strength!.Reference);
-        _byName = Exercises
+        Slots = [.. Core.Exercises.Slots.From(Exercises.ToDictionary(e => e.Id, StringComparer.Ordinal))];
+        _byId = Exercises.Concat(Slots).ToFrozenDictionary(e => e.Id, StringComparer.Ordinal);
+        _followers = Exercises.Concat(Slots).Where(e => e.Strength is not null).ToLookup(e => e.Strength!.Reference);
+        _byName = Exercises.Concat(Slots)
             .SelectMany(NameMatch.KeysOf, (e, key) => (key, e))
             .ToFrozenDictionary(p => p.key, p => p.e, StringComparer.Ordinal);
         _byShared = Exercises
@@ -37,7 +38,11 @@ public sealed class Catalogue
             .ToLookup(p => p.Exercise, p => p.Easier, StringComparer.Ordinal);
     }
 
+    /// <summary>Every exercise that can be done; slots of intent are none.</summary>
     public ImmutableArray<Exercise> Exercises { get; }
+
+    /// <summary>What a programme may ask for without naming an exercise.</summary>
+    public ImmutableArray<Exercise> Slots { get; }
 
     /// <summary>Warm-up, mobility and cool-down items, in the order of a session.</summary>
     public ImmutableArray<Drill> Drills { get; }

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 using Ingegno.Core.Anatomy;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Loads;
@@ -28,6 +29,10 @@ public sealed record Exercise
     public ExerciseFamily Family { get; init; }
 
     public required Setting Setting { get; init; }
+
+    /// <summary>A slot of intent: it asks for a movement and is never done itself.</summary>
+    [JsonIgnore]
+    public bool IsSlot { get; init; }
 
     public required Pattern Pattern { get; init; }
 

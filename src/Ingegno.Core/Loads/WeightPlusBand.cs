@@ -11,6 +11,9 @@ public static class WeightPlusBand
     /// <summary>Bands at most; more rungs than this over the heaviest weight tell nothing.</summary>
     private const int MostRungs = 24;
 
+    /// <summary>A band counts at most this many times the weight beside it: past that it is band work with something in the way (coach).</summary>
+    private const double MostBand = 2;
+
     /// <param name="held">An implement with at least one rung.</param>
     /// <param name="bands">What bands give beside it, lightest first; may be empty.</param>
     public static HeldImplement On(HeldImplement held, LoadLadder bands)
@@ -19,7 +22,9 @@ public static class WeightPlusBand
         int every = Math.Max(1, (bands.Rungs.Length + MostRungs - 1) / MostRungs);
         return held with
         {
-            Ladder = LoadLadder.From([.. held.Ladder.Rungs, .. bands.Rungs.Where((_, i) => i % every == 0).Select(band => Together(heaviest, band))]),
+            Ladder = LoadLadder.From([.. held.Ladder.Rungs, .. bands.Rungs
+                .Where((band, i) => i % every == 0 && band.Load <= heaviest.Load * MostBand)
+                .Select(band => Together(heaviest, band))]),
         };
     }
 

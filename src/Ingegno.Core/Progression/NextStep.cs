@@ -41,12 +41,6 @@ public sealed record Step(StepKind Kind, string Sentence, ImmutableArray<string>
 /// </summary>
 public static class NextStep
 {
-    /// <summary>A step of load is at most this much of what the muscles meet (ACSM 2009, Med Sci Sports Exerc 41:687-708; from memory).</summary>
-    private const double LargestStep = 0.10;
-
-    /// <summary>Two or more repetitions over the target, two sessions running (Haff and Triplett; from memory).</summary>
-    private const int OverTarget = 2, SessionsRunning = 2;
-
     /// <summary>Pain 0-10: over 5 stop, from 3 hold (Thomee 1997, Phys Ther 77:1690-1703; from memory).</summary>
     private const int PainStops = 5, PainHolds = 3;
 
@@ -93,11 +87,10 @@ public static class NextStep
             return MoreRepetitions(line, line.TopOfRange + 1, rules, "no load to raise here");
         }
 
-        var effort = new ExerciseEffort(exercise, client, anchor, line.Geometry);
         return implement?.Ladder.Above(line.Load) is not { } rung
             ? MoreRepetitions(
                 line, rules.RepetitionCap, rules, line.Load > Mass.Zero ? "this is the heaviest load here" : "nothing can be added to it here")
-            : RungStep(line, exercise, effort, implement, rung, client, anchor, rules, sessions);
+            : RungStep(line, exercise, implement, rung, client, anchor, rules, sessions);
     }
 
     /// <summary>A line that may not be trained as it was planned, whatever was logged on it.</summary>
@@ -139,31 +132,31 @@ public static class NextStep
     }
 
     private static Step RungStep(
-        Prescription line, Exercise exercise, ExerciseEffort effort, HeldImplement implement, Rung rung,
+        Prescription line, Exercise exercise, HeldImplement implement, Rung rung,
         ClientProfile client, StrengthAnchor anchor, HouseRules rules, SetLog[][] sessions)
     {
-        var now = Met(line.Load);
-        double jump = (Met(rung.Load) - now) / now;
+        double jump = LoadStep.Jump(line, exercise, rung, client, anchor);
         string jumpWords = $"{line.Load} to {rung.Load} is {jump * 100:0.#} % more of what the muscles meet";
-        int overTwice = sessions.Take(SessionsRunning).Count(s => Over(line, s) >= OverTarget);
-        int earning = EarningCount(line, exercise, rung, client, anchor, rules);
-        bool earned = sessions[0].Take(line.Counts.Length).All(s => s.Repetitions >= earning);
-        if (jump > LargestStep && !earned)
+        int overTwice = sessions.Take(LoadStep.SessionsRunning).Count(s => Over(line, s) >= LoadStep.OverTarget);
+        int earning = LoadStep.EarningCount(line, exercise, rung, client, anchor, rules);
+        // A step small enough to take is earned over two sessions, never by one good day.
+        bool earned = jump > LoadStep.Largest && sessions[0].Take(line.Counts.Length).All(s => s.Repetitions >= earning);
+        if (jump > LoadStep.Largest && !earned)
         {
             return MoreRepetitions(
                 line, earning, rules,
                 $"{earning} earn {rung.Load}",
-                $"{jumpWords}, over the {LargestStep * 100:0} % a step may be.",
+                $"{jumpWords}, over the {LoadStep.Largest * 100:0} % a step may be.",
                 $"{earning} at {line.Load} forecast {line.Counts[^1]} at {rung.Load} with the same left over.");
         }
 
-        if (!earned && overTwice < SessionsRunning)
+        if (!earned && overTwice < LoadStep.SessionsRunning)
         {
             return new Step(
                 StepKind.Hold,
                 overTwice == 1
-                    ? $"The same once more: {OverTarget} over the target again earn {rung.Load}."
-                    : $"The same again: {OverTarget} over the target, {SessionsRunning} sessions running, earn {rung.Load}.",
+                    ? $"The same once more: {LoadStep.OverTarget} over the target again earn {rung.Load}."
+                    : $"The same again: {LoadStep.OverTarget} over the target, {LoadStep.SessionsRunning} sessions running, earn {rung.Load}.",
                 [jumpWords + ".", $"Over the target last time: {Over(line, sessions[0])}, counting what was left beyond the plan."],
                 line);
         }
@@ -171,10 +164,8 @@ public static class NextStep
         return new Step(
             StepKind.Load,
             $"Take {rung.Load} next: {line.CountInWords}.",
-            [jumpWords + ".", earned ? $"All sets reached the {earning} that earn it." : $"{OverTarget} or more over the target in {SessionsRunning} sessions running."],
+            [jumpWords + ".", earned ? $"All sets reached the {earning} that earn it." : $"{LoadStep.OverTarget} or more over the target in {LoadStep.SessionsRunning} sessions running."],
             line with { Load = rung.Load, Kit = implement.KitId, Hold = implement.Hold, LoadInWords = LoadWords.Of(rung, implement) });
-
-        Mass Met(Mass load) => Resistance.Of(exercise.Load, load, effort.BodyMoved, client.BodyMass);
     }
 
     /// <summary>Repetitions over the target on the last set; reserve beyond the plan counts as done.</summary>
@@ -183,47 +174,6 @@ public static class NextStep
         var set = session[Math.Min(line.Counts.Length, session.Length) - 1];
         double spare = set.Reserve is { } left && line.Reserve is { } planned ? Math.Max(0, left - planned) : 0;
         return set.Repetitions + (int)Math.Floor(spare) - line.Counts[^1];
-    }
-
-    /// <summary>
-    /// Repetitions on this rung that forecast the planned count on the next, with the same left over: the maximum at
-    /// which the next rung allows the planned count, read back at this rung. Depends on the curve's shape, not on
-    /// where the estimate stands today.
-    /// </summary>
-    public static int EarningCount(
-        Prescription line, Exercise exercise, Rung next, ClientProfile client, StrengthAnchor anchor, HouseRules rules)
-    {
-        double reserve = line.Reserve ?? rules.Reserve;
-        var effort = new ExerciseEffort(exercise, client, anchor, line.Geometry);
-        double met = Resistance.Of(exercise.Load, next.Load, effort.BodyMoved, client.BodyMass).Kilograms;
-        double low = met / 2, high = met * 50;
-        for (int i = 0; i < 60; i++)
-        {
-            double middle = (low + high) / 2;
-            if (At(middle, next.Load, line.Counts)[^1].Reserve < reserve)
-            {
-                low = middle;
-            }
-            else
-            {
-                high = middle;
-            }
-        }
-
-        int count = line.Counts.Max();
-        while (count < rules.RepetitionCap && At(high, line.Load, [.. line.Counts.Select(_ => count + 1)])[^1].Reserve >= reserve)
-        {
-            count++;
-        }
-
-        return count;
-
-        ImmutableArray<ForecastSet> At(double greatest, Mass load, ImmutableArray<int> counts)
-        {
-            var body = anchor.IsTotal ? Mass.Zero : effort.BodyMoved * client.BodyMass;
-            var stronger = new ExerciseEffort(exercise, client, anchor.At(Mass.FromKilograms(greatest) - body), line.Geometry);
-            return new SetPlan(counts, load, line.Style, line.Rest, []) { Form = line.Form }.Forecast(stronger);
-        }
     }
 
     private static Step MoreRepetitions(Prescription line, int goal, HouseRules rules, string why, params string[] arithmetic)

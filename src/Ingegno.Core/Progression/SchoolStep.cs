@@ -28,13 +28,16 @@ internal static class SchoolStep
             : null;
     }
 
-    private static Step? Denser(Prescription line)
-    {
-        double rest = Math.Max(ShortestRest, line.Rest.Seconds - LessRest);
-        var next = line with { Rest = Duration.FromSeconds(rest) };
-        return rest < line.Rest.Seconds
+    private static Step? Denser(Prescription line) =>
+        Shorter(line) is { } next
             ? new(StepKind.Rest, $"Rest {next.Rest} instead of {line.Rest}: the same work in less time.", [$"{School.Named(Teaching.Density)}."], next)
             : null;
+
+    /// <summary>The line with a step less rest; null where it is as short as it gets.</summary>
+    internal static Prescription? Shorter(Prescription line)
+    {
+        double rest = Math.Max(ShortestRest, line.Rest.Seconds - LessRest);
+        return rest < line.Rest.Seconds ? line with { Rest = Duration.FromSeconds(rest) } : null;
     }
 
     private static Step Milestone(Prescription line, HouseRules rules, SetLog[][] sessions, Exercise? harder)

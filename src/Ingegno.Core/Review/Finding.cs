@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Blocks;
 using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Review;
@@ -28,6 +29,9 @@ public enum FindingKind
     NoPurpose,
     Unbalanced,
     NothingPossible,
+    NoPhases,
+    NoEasierWeek,
+    OneLevelForAll,
 }
 
 /// <summary>How much a finding weighs.</summary>
@@ -52,7 +56,8 @@ public sealed record LineChange(
 
 /// <summary>What one click would do about a finding.</summary>
 /// <param name="Words">"Take the band pulldown on line 4".</param>
-public sealed record Remedy(string Words, ImmutableArray<LineChange> Changes);
+/// <param name="Block">The block to train it in; null leaves that as it is.</param>
+public sealed record Remedy(string Words, ImmutableArray<LineChange> Changes, Block? Block = null);
 
 /// <summary>One thing the review found.</summary>
 /// <param name="Sentence">What, in a coach's words, with its figures.</param>

@@ -12,7 +12,11 @@ namespace Ingegno.Core.Review;
 internal static class LossFindings
 {
     internal static IEnumerable<Finding> Of(ReviewedWeek week) =>
-        [.. Patterns(week), .. Planes(week), .. Ranges(week), .. Muscles(week), .. OneLimb(week), .. Grips(week)];
+        [.. Patterns(week), .. Parts(week with { Gym = [.. week.Gym.Where(l => !l.Exercise.IsSlot)] })];
+
+    /// <summary>A slot of intent asks for a movement alone: plane, range, grip and sides were never its own to lose.</summary>
+    private static IEnumerable<Finding> Parts(ReviewedWeek week) =>
+        [.. Planes(week), .. Ranges(week), .. Muscles(week), .. OneLimb(week), .. Grips(week)];
 
     private static IEnumerable<Finding> Patterns(ReviewedWeek week) =>
         from lost in week.Gym.Select(l => l.Exercise.Pattern).Distinct().Except(week.Home.Select(l => l.Exercise.Pattern))

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Anatomy;
+using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Substitution;
@@ -10,7 +11,7 @@ namespace Ingegno.Core.Review;
 internal sealed record ReviewedWeek(
     ImmutableArray<TrainedSession> Sessions, ImmutableArray<RebuiltLine> Rebuilt, WeeklyLedger Ledger, ClientProfile Client, Catalogue Catalogue)
 {
-    public ImmutableArray<TrainedLine> Gym { get; } = [.. Sessions.SelectMany(s => s.Gym)];
+    public ImmutableArray<TrainedLine> Gym { get; init; } = [.. Sessions.SelectMany(s => s.Gym)];
 
     public ImmutableArray<TrainedLine> Home { get; } = [.. Sessions.SelectMany(s => s.Home)];
 
@@ -66,15 +67,17 @@ public sealed record Reviewed(WeeklyLedger Ledger, ImmutableArray<Finding> Findi
 public static class ProgrammeReview
 {
     /// <param name="sessions">All sessions of the week as rebuilt.</param>
-    public static Reviewed Of(IReadOnlyList<RebuiltSession> sessions, ClientProfile client, Catalogue catalogue) =>
-        Of([.. sessions.Select(s => TrainedSession.Of(s, catalogue))], [.. sessions.SelectMany(s => s.Lines)], client, catalogue);
+    /// <param name="block">The weeks it is trained over; null where nothing is planned yet.</param>
+    public static Reviewed Of(IReadOnlyList<RebuiltSession> sessions, ClientProfile client, Catalogue catalogue, Block? block = null) =>
+        Of([.. sessions.Select(s => TrainedSession.Of(s, catalogue))], [.. sessions.SelectMany(s => s.Lines)], client, catalogue, block);
 
     /// <param name="lines">The rebuilt lines with their alternatives, from which remedies are taken; may be empty.</param>
     public static Reviewed Of(
-        ImmutableArray<TrainedSession> sessions, ImmutableArray<RebuiltLine> lines, ClientProfile client, Catalogue catalogue)
+        ImmutableArray<TrainedSession> sessions, ImmutableArray<RebuiltLine> lines, ClientProfile client, Catalogue catalogue, Block? block = null)
     {
         var ledger = WeeklyLedger.Of(sessions, client);
         var week = new ReviewedWeek(sessions, lines, ledger, client, catalogue);
-        return new(ledger, [.. LossFindings.Of(week).Concat(DoseFindings.Of(week)).Concat(SessionFindings.Of(week)).OrderByDescending(f => f.Severity)]);
+        return new(ledger, [.. LossFindings.Of(week).Concat(DoseFindings.Of(week)).Concat(SessionFindings.Of(week)).Concat(BlockFindings.Of(week, block))
+            .OrderByDescending(f => f.Severity)]);
     }
 }

@@ -27,6 +27,12 @@ public static class ReviewThresholds
     /// <summary>Letters with this many lines or more are circuits.</summary>
     public const int CircuitFrom = 3;
 
+    /// <summary>More full weeks than this without an easier one; phases last three to six.</summary>
+    public const int FullWeeksRunning = 6;
+
+    /// <summary>From so many lines the same dose on every one is a mark.</summary>
+    public const int SameDoseFrom = 6;
+
     /// <summary>
     /// Landings in a session: none for the untrained, 80, 100, 120 by level (Potach and Chu in Haff and Triplett; from memory).
     /// </summary>

@@ -32,14 +32,14 @@ internal static class FitParts
         Direction(written, candidate),
         written.Kind == candidate.Kind && written.IsBallistic == candidate.IsBallistic ? 1 : OtherKind,
         dose,
-        Sides(written.Sides, candidate.Sides),
-        Range(written.Range, candidate.Range) * (candidate.IsLoweringOnly && !written.IsLoweringOnly ? HalfTheMovement : 1),
+        written is { IsSlot: true, Sides: Exercises.Sides.Together } ? 1 : Sides(written.Sides, candidate.Sides),
+        (written.IsSlot ? 1 : Range(written.Range, candidate.Range)) * (candidate.IsLoweringOnly && !written.IsLoweringOnly ? HalfTheMovement : 1),
         Skill(written, candidate, level),
     ];
 
     private static double Direction(Exercise written, Exercise candidate) =>
         written.Pattern != candidate.Pattern ? OtherPattern
-        : written.Line == candidate.Line ? 1
+        : written.IsSlot || written.Line == candidate.Line ? 1
         : OtherLine;
 
     /// <summary>

@@ -21,12 +21,12 @@ public static class Losses
         {
             yield return $"pattern: {PlainWords.Of(done.Pattern)} for {PlainWords.Of(written.Pattern)}";
         }
-        else if (done.Line != written.Line)
+        else if (!written.IsSlot && done.Line != written.Line)
         {
             yield return $"direction: {PlainWords.Of(done.Line)}, not {PlainWords.Of(written.Line)}";
         }
 
-        if (done.Range != written.Range)
+        if (!written.IsSlot && done.Range != written.Range)
         {
             yield return $"range: hardest {PlainWords.Of(done.Range)}, not {PlainWords.Of(written.Range)}";
         }
@@ -36,7 +36,7 @@ public static class Losses
             yield return done.Grip == Grip.None ? $"grip: nothing held, {PlainWords.Of(written.Grip)} was" : $"grip: {PlainWords.Of(done.Grip)}, not {PlainWords.Of(written.Grip)}";
         }
 
-        if (done.Sides != written.Sides)
+        if (done.Sides != written.Sides && written is not { IsSlot: true, Sides: Sides.Together })
         {
             yield return done.Sides == Sides.OneAtATime ? "sides: one limb at a time" : "sides: both limbs, so one can help the other";
         }

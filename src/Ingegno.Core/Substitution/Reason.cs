@@ -78,6 +78,10 @@ public static class Reason
         bool direction = fit[FitPart.Direction].Fraction >= Kept, muscles = fit[FitPart.Muscles].Fraction >= 0.7;
         return (direction, muscles) switch
         {
+            (true, true) when written.IsSlot => "The movement and the muscles asked for",
+            (true, false) when written.IsSlot => "The movement asked for, the muscles in part",
+            (false, true) when written.IsSlot => "The muscles asked for, by another movement",
+            _ when written.IsSlot => "The nearest to what was asked that this place allows",
             (true, true) => $"Same muscles, same line as the {LowerFirst(written.Name)}",
             (true, false) => $"Same line as the {LowerFirst(written.Name)}",
             (false, true) => $"Works the same muscles as the {LowerFirst(written.Name)}",

@@ -54,6 +54,9 @@ public sealed class SessionRebuild
             new(client, new PreparedHome(Purchases.With(place, thing, today), today), catalogue, _anchors, rules);
     }
 
+    /// <summary>The maxima it works with.</summary>
+    public StrengthAnchors Anchors => _anchors;
+
     /// <summary>True when no lift of the client is known and none could be read from the text.</summary>
     public bool AllGuessed => _anchors.AllGuessed;
 
@@ -198,7 +201,7 @@ public sealed class SessionRebuild
             Chosen = chosen is null ? null : FinishedEasier(described.Chosen!, chosen, line, choice, EasierHere),
             Added = [.. added.Select(c => Alternatives.Of(c, written, line, intent, _client, _rules))],
             Covered = chosen is null ? null : Share.Of(Pairs.Coverage(written, [chosen, .. added])),
-            Closeness = chosen is null || intent is null || role != Role.Main ? null : ClosenessOf(written, intent, chosen),
+            Closeness = chosen is null || intent is null || role != Role.Main || written.IsSlot ? null : ClosenessOf(written, intent, chosen),
             Gap = chosen is null || intent is null ? null : LoadGap.Of(written, intent, chosen, found, needed => SmallestPurchase(written, needed)),
             WouldOpen = chosen is null ? Openers.For(found) : null,
             LapsedChoice = choice?.Exercise is { } wanted && byHand is null ? Lapsed(wanted, found) : null,

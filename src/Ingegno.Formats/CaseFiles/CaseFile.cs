@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Progression;
@@ -26,6 +27,9 @@ public sealed record CaseFile
 
     /// <summary>The programme in the notation of docs/formats.md.</summary>
     public string Programme { get; init; } = "";
+
+    /// <summary>The weeks it is trained over; null where nothing is planned.</summary>
+    public Block? Block { get; init; }
 
     public ImmutableArray<SetLog> Log { get; init; } = [];
 

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
+using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Effort;
@@ -21,7 +22,8 @@ namespace Ingegno.Server.Bench;
 
 /// <summary>A text and the choices made by hand on it.</summary>
 /// <param name="Ask">Catalogue ids every line answers for: "and why not this one?"</param>
-public sealed record BenchForm(string Text, ImmutableArray<LineChoice> Choices, ImmutableArray<string>? Ask = null);
+/// <param name="Block">The weeks it is trained over; the review asks after them.</param>
+public sealed record BenchForm(string Text, ImmutableArray<LineChoice> Choices, ImmutableArray<string>? Ask = null, Block? Block = null);
 
 /// <summary>The text as rebuilt for this home now.</summary>
 /// <param name="AllGuessed">No lift is known and none could be read: every load stands on a wide guess.</param>
@@ -37,7 +39,7 @@ public sealed record PlanView(Plan Plan, long Version, ImmutableArray<StoppedLin
 public sealed record StoppedLine(int Line, string Reason);
 
 /// <summary>What to save, and the version it was made on; 0 for a first save.</summary>
-public sealed record PlanForm(string Text, ImmutableArray<LineChoice> Choices, long Version);
+public sealed record PlanForm(string Text, ImmutableArray<LineChoice> Choices, long Version, Block? Block = null);
 
 /// <summary>The Rebuild bench.</summary>
 internal static class BenchEndpoints
@@ -59,7 +61,8 @@ internal static class BenchEndpoints
             return Answers.Missing("client");
         }
 
-        return Problems(form.Choices, about.Rules) is { Length: > 0 } problems
+        InputProblem[] problems = [.. Problems(form.Choices, about.Rules), .. Problems(form.Block)];
+        return problems.Length > 0
             ? Answers.Invalid(problems)
             : TypedResults.Ok(Rebuild(form, about, clock));
     }
@@ -95,28 +98,29 @@ internal static class BenchEndpoints
             return Answers.Missing("client");
         }
 
-        if (Problems(form.Choices, about.Rules) is { Length: > 0 } problems)
+        InputProblem[] problems = [.. Problems(form.Choices, about.Rules), .. Problems(form.Block)];
+        if (problems.Length > 0)
         {
             return Answers.Invalid(problems);
         }
 
         var view = Rebuild(new BenchForm(form.Text, form.Choices), about, clock);
-        var plan = new Plan(form.Text, form.Choices, [.. view.Sessions.Select(Frozen)], clock.GetUtcNow());
+        var plan = new Plan(form.Text, form.Choices, [.. view.Sessions.Select(Frozen)], clock.GetUtcNow()) { Block = form.Block };
         var result = await plans.SaveAsync(user.CoachId(), id, plan, form.Version);
         return result.Saved ? TypedResults.Ok(new PlanView(plan, result.Version, [])) : Answers.Stale();
     }
 
     private static BenchView Rebuild(BenchForm form, Case about, TimeProvider clock) =>
-        Rebuild(form.Text, form.Choices, about.Profile, about.Home, about.Practice, Today.ByThe(clock), form.Ask?.Take(MostAsked).ToHashSet());
+        Rebuild(form.Text, form.Choices, about.Profile, about.Home, about.Practice, Today.ByThe(clock), form.Ask?.Take(MostAsked).ToHashSet(), form.Block);
 
     internal static BenchView Rebuild(
         string text, ImmutableArray<LineChoice> choices, ClientProfile client, Home home, Practice practice, DateOnly today,
-        HashSet<string>? ask = null)
+        HashSet<string>? ask = null, Block? block = null)
     {
         var read = ProgrammeReader.Read(text, Catalogue.Shipped, client.Unit);
         var rebuild = new SessionRebuild(client, home, Catalogue.Shipped, practice.Rules, today, read.Programme, practice);
         ImmutableArray<RebuiltSession> sessions = [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, choices, ask))];
-        return new BenchView(sessions, read.Problems, rebuild.AllGuessed, ProgrammeReview.Of(sessions, client, Catalogue.Shipped));
+        return new BenchView(sessions, read.Problems, rebuild.AllGuessed, ProgrammeReview.Of(sessions, client, Catalogue.Shipped, block));
     }
 
     /// <summary>The session as it will be trained: in its order, with what was added to a line behind it.</summary>
@@ -148,7 +152,10 @@ internal static class BenchEndpoints
             done?.Prescription);
     }
 
-    private static InputProblem[] Problems(ImmutableArray<LineChoice> choices, HouseRules rules) =>
+    internal static IEnumerable<InputProblem> Problems(Block? block) =>
+        block is null ? [] : BlockProblems.Of(block).Select(p => p with { Path = $"block.{p.Path}" });
+
+    internal static InputProblem[] Problems(ImmutableArray<LineChoice> choices, HouseRules rules) =>
         choices.Length > MostChoices
             ? [new("choices", $"More than {MostChoices} choices: rebuild the session anew.")]
             : [.. choices.SelectMany((choice, i) => Problems(choice, rules, $"choices[{i}]"))];

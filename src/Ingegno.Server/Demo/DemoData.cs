@@ -43,17 +43,18 @@ internal sealed class DemoData(
         int days = today.DayNumber - Written.DayNumber;
         var client = file.Client with { Lifts = [.. file.Client.Lifts.Select(l => l with { On = l.On?.AddDays(days) })] };
         var home = file.Home with { Fixtures = [.. file.Home.Fixtures.Select(f => Moved(f, days))] };
+        var block = file.Block is { } planned ? planned with { Starts = planned.Starts?.AddDays(days) } : null;
         string id = Guid.CreateVersion7().ToString();
         await clients.AddAsync(coach.Id, id, client, home, clock.GetUtcNow());
         if (file.Log.IsEmpty)
         {
-            await plans.SaveAsync(coach.Id, id, Plan.Empty with { Text = file.Programme }, 0);
+            await plans.SaveAsync(coach.Id, id, Plan.Empty with { Text = file.Programme, Block = block }, 0);
             return;
         }
 
         var rebuilt = BenchEndpoints.Rebuild(file.Programme, [], client, home, new Practice(), today);
         await plans.SaveAsync(
-            coach.Id, id, new Plan(file.Programme, [], [.. rebuilt.Sessions.Select(BenchEndpoints.Frozen)], clock.GetUtcNow()), 0);
+            coach.Id, id, new Plan(file.Programme, [], [.. rebuilt.Sessions.Select(BenchEndpoints.Frozen)], clock.GetUtcNow()) { Block = block }, 0);
         await logs.SaveAsync(coach.Id, id, file.Log.Select(s => s with { On = s.On.AddDays(days) }));
     }
 

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
@@ -17,12 +18,16 @@ namespace Ingegno.Server.Engine;
 /// <param name="Programme">In the notation of docs/formats.md.</param>
 /// <param name="Rules">Null for the defaults.</param>
 /// <param name="On">The day it is rebuilt for; today where not given.</param>
+/// <param name="Block">The weeks it is trained over.</param>
 public sealed record CaseForm(
-    ClientProfile Client, Home Home, string Programme, ImmutableArray<LineChoice>? Choices = null, HouseRules? Rules = null, DateOnly? On = null);
+    ClientProfile Client, Home Home, string Programme, ImmutableArray<LineChoice>? Choices = null, HouseRules? Rules = null, DateOnly? On = null,
+    Block? Block = null);
 
 /// <summary>A plan to be reviewed.</summary>
 /// <param name="Home">Null reviews it as written; else as rebuilt for this home, against what was written.</param>
-public sealed record ReviewForm(ClientProfile Client, string Programme, Home? Home = null, HouseRules? Rules = null, DateOnly? On = null);
+/// <param name="Block">The weeks it is trained over.</param>
+public sealed record ReviewForm(
+    ClientProfile Client, string Programme, Home? Home = null, HouseRules? Rules = null, DateOnly? On = null, Block? Block = null);
 
 /// <summary>Whole weeks without anything stored.</summary>
 internal static class ReviewEngine
@@ -30,17 +35,17 @@ internal static class ReviewEngine
     internal static Results<Ok<BenchView>, ValidationProblem> Rebuild(CaseForm form, TimeProvider clock)
     {
         var rules = form.Rules ?? HouseRules.Default;
-        List<InputProblem> problems = Problems(form.Client, form.Home, form.Programme, rules);
+        List<InputProblem> problems = Problems(form.Client, form.Home, form.Programme, rules, form.Block);
         return problems.Count > 0
             ? Answers.Invalid(problems)
             : TypedResults.Ok(BenchEndpoints.Rebuild(
-                form.Programme, form.Choices ?? [], form.Client, form.Home, new Practice { Rules = rules }, form.On ?? Today.ByThe(clock)));
+                form.Programme, form.Choices ?? [], form.Client, form.Home, new Practice { Rules = rules }, form.On ?? Today.ByThe(clock), block: form.Block));
     }
 
     internal static Results<Ok<Reviewed>, ValidationProblem> Review(ReviewForm form, TimeProvider clock)
     {
         var rules = form.Rules ?? HouseRules.Default;
-        List<InputProblem> problems = Problems(form.Client, form.Home, form.Programme, rules);
+        List<InputProblem> problems = Problems(form.Client, form.Home, form.Programme, rules, form.Block);
         var read = ProgrammeReader.Read(form.Programme, Catalogue.Shipped, form.Client.Unit);
         if (read.Programme.Sessions.IsEmpty)
         {
@@ -49,12 +54,13 @@ internal static class ReviewEngine
 
         return problems.Count > 0 ? Answers.Invalid(problems)
             : form.Home is { } home
-                ? TypedResults.Ok(BenchEndpoints.Rebuild(form.Programme, [], form.Client, home, new Practice { Rules = rules }, form.On ?? Today.ByThe(clock)).Review)
-                : TypedResults.Ok(WrittenReview.Of(read.Programme, form.Client, rules, Catalogue.Shipped));
+                ? TypedResults.Ok(BenchEndpoints.Rebuild(form.Programme, [], form.Client, home, new Practice { Rules = rules }, form.On ?? Today.ByThe(clock), block: form.Block).Review)
+                : TypedResults.Ok(WrittenReview.Of(read.Programme, form.Client, rules, Catalogue.Shipped, form.Block));
     }
 
-    private static List<InputProblem> Problems(ClientProfile client, Home? home, string programme, HouseRules rules) =>
+    private static List<InputProblem> Problems(ClientProfile client, Home? home, string programme, HouseRules rules, Block? block) =>
     [
+        .. BenchEndpoints.Problems(block),
         .. ClientProblems.Of(client, Catalogue.Shipped).Select(p => p with { Path = $"client.{p.Path}" }),
         .. home is null ? [] : HomeProblems.Of(home).Select(p => p with { Path = $"home.{p.Path}" }),
         .. PracticeProblems.Of(new Practice { Rules = rules }, Catalogue.Shipped),

@@ -27,6 +27,7 @@ internal static class NextSteps
             return [];
         }
 
+        rules = plan.Block?.Over(rules) ?? rules;
         var anchors = StrengthAnchors.Of(client, Catalogue.Shipped);
         var prepared = new PreparedHome(home, day);
         return

@@ -110,7 +110,7 @@ public class NextStepTests
     {
         var line = Prescribed(40, 10, 8) with { Reserve = 0 };
         var anchor = StrengthAnchors.Of(People.Man, Catalogue.Shipped).For(Press)!;
-        NextStep.EarningCount(line, Press, Handles(47.2).Ladder.Rungs[0], People.Man, anchor, HouseRules.Default).ShouldBe(13);
+        LoadStep.EarningCount(line, Press, Handles(47.2).Ladder.Rungs[0], People.Man, anchor, HouseRules.Default).ShouldBe(13);
     }
 
     [Fact]
@@ -149,7 +149,7 @@ public class NextStepTests
             }
 
             var anchor = StrengthAnchors.Of(People.Man, Catalogue.Shipped).For(Press)!;
-            int earning = NextStep.EarningCount(line, Press, implement.Ladder.Rungs[1], People.Man, anchor, HouseRules.Default);
+            int earning = LoadStep.EarningCount(line, Press, implement.Ladder.Rungs[1], People.Man, anchor, HouseRules.Default);
             reps.ShouldAllBe(r => r >= earning);
         });
 

@@ -260,6 +260,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/block": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["layOutBlock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/templates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listTemplates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue": {
         parameters: {
             query?: never;
@@ -804,6 +836,7 @@ export interface components {
             choices: components["schemas"]["LineChoice"][];
             /** @description Catalogue ids every line answers for: "and why not this one?" */
             ask: null | string[];
+            block: null | components["schemas"]["Block"];
         };
         /** @description The text as rebuilt for this home now. */
         BenchView: {
@@ -813,6 +846,55 @@ export interface components {
             allGuessed: boolean;
             /** @description The whole week: its ledger, and what is found in it. */
             review: components["schemas"]["Reviewed"];
+        };
+        /** @description Weeks over which a plan is trained. Without phases it is open-ended and looked at again after so many weeks. */
+        Block: {
+            /**
+             * Format: date
+             * @description First day of the first week; null until it is known.
+             */
+            starts: null | string;
+            phases: components["schemas"]["Phase"][];
+            /**
+             * Format: int32
+             * @description Of an open-ended plan: weeks between two looks at it.
+             */
+            reviewEvery: number;
+            /** @description New exercises and slow lowerings make people sore first. */
+            firstWeekLighter: boolean;
+            rhythm: components["schemas"]["Rhythm"];
+            progress: null | components["schemas"]["Teaching"];
+        };
+        /** @description A block laid out: its weeks, and what each line asks in each. */
+        BlockView: {
+            weeks: components["schemas"]["BlockWeek"][];
+            /** @description Lines with nothing possible are left out. */
+            targets: components["schemas"]["LineTargets"][];
+        };
+        /** @description One week of a block. */
+        BlockWeek: {
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            number: number;
+            /**
+             * Format: date
+             * @description Null until the block has a first day.
+             */
+            starts: null | string;
+            /**
+             * Format: int32
+             * @description Place of its phase, from 0; null in an open-ended plan.
+             */
+            phase: null | number;
+            kind: components["schemas"]["WeekKind"];
+            sessions: components["schemas"]["SessionDay"][];
+            /**
+             * Format: date
+             * @description The day the plan is looked at again, in the week it falls in.
+             */
+            reviewOn: null | string;
         };
         /**
          * @description Which part of the body an exercise moves.
@@ -919,6 +1001,7 @@ export interface components {
              * @description The day it is rebuilt for; today where not given.
              */
             on: null | string;
+            block: null | components["schemas"]["Block"];
         };
         /**
          * @description What the last check of a fixture came to.
@@ -1407,7 +1490,7 @@ export interface components {
          * @description What the review looks for.
          * @enum {unknown}
          */
-        FindingKind: "patternLost" | "planeLost" | "rangeLost" | "oneLimbLost" | "gripLost" | "muscleLost" | "tooFewSets" | "tooManySets" | "piledUp" | "underTheLoadFloor" | "failureForBeginner" | "jumpContacts" | "conditioning" | "tooLong" | "tooManyRepetitions" | "restsMissing" | "allCircuit" | "exercisesMerged" | "noSteadiness" | "noPurpose" | "unbalanced" | "nothingPossible";
+        FindingKind: "patternLost" | "planeLost" | "rangeLost" | "oneLimbLost" | "gripLost" | "muscleLost" | "tooFewSets" | "tooManySets" | "piledUp" | "underTheLoadFloor" | "failureForBeginner" | "jumpContacts" | "conditioning" | "tooLong" | "tooManyRepetitions" | "restsMissing" | "allCircuit" | "exercisesMerged" | "noSteadiness" | "noPurpose" | "unbalanced" | "nothingPossible" | "noPhases" | "noEasierWeek" | "oneLevelForAll";
         /** @description Finishing a set on an easier variation: seven full, four kneeling. Each is logged for itself. */
         Finish: {
             /** @description Catalogue id. */
@@ -2213,6 +2296,21 @@ export interface components {
             logs: components["schemas"]["SetLog"][];
             step: null | components["schemas"]["Step"];
         };
+        /** @description A line through all weeks of a block. */
+        LineTargets: {
+            /**
+             * Format: int32
+             * @description Line number in the text.
+             */
+            line: number;
+            /**
+             * Format: int32
+             * @description Place of its session, from 0.
+             */
+            session: number;
+            /** @description One a week, in order. */
+            weeks: components["schemas"]["WeekTarget"][];
+        };
         /**
          * @description A line whose load stays below what was asked and that no measure makes up: said, with what would reach it - leverage, one limb at
          *     a time, or the smallest purchase. Each null where nothing of its kind does.
@@ -2434,6 +2532,23 @@ export interface components {
          * @enum {unknown}
          */
         PausePosition: "afterLowering" | "afterLifting";
+        /** @description Some weeks with one purpose. */
+        Phase: {
+            /** @description As the coach calls it: "Settle in". */
+            name: string;
+            /** @description Decides what is raised first from week to week. */
+            purpose: components["schemas"]["Purpose"];
+            /**
+             * Format: int32
+             * @description With the easier one.
+             */
+            weeks: number;
+            /**
+             * @description The last week has fewer sets at the same loads.
+             * @default true
+             */
+            endsEasier: boolean;
+        };
         /** @description So many of one thing in a recipe. */
         Piece: {
             name: string;
@@ -2504,6 +2619,7 @@ export interface components {
             sessions: components["schemas"]["PlannedSession"][];
             /** Format: date-time */
             savedAt: null | string;
+            block: null | components["schemas"]["Block"];
         };
         /** @description What to save, and the version it was made on; 0 for a first save. */
         PlanForm: {
@@ -2511,6 +2627,7 @@ export interface components {
             choices: components["schemas"]["LineChoice"][];
             /** Format: int64 */
             version: number;
+            block: null | components["schemas"]["Block"];
         };
         /** @description A saved plan with the version it was read at. */
         PlanView: {
@@ -2712,6 +2829,8 @@ export interface components {
         };
         /** @enum {unknown} */
         Purpose: "growth" | "strength" | "skill" | "jointCare" | "activation" | "conditioning" | null;
+        /** @enum {unknown} */
+        Raise: "load" | "repetitions" | "set" | "variation" | "tempo" | "pause" | "rest" | null;
         /**
          * @description What a strength ratio compares.
          * @default external
@@ -2816,6 +2935,7 @@ export interface components {
             /** @description "Take the band pulldown on line 4". */
             words: string;
             changes: components["schemas"]["LineChange"][];
+            block: null | components["schemas"]["Block"];
         };
         /** @description What so many repetitions would be possible with. */
         RepetitionLoad: {
@@ -2861,6 +2981,7 @@ export interface components {
             rules: null | components["schemas"]["HouseRules"];
             /** Format: date */
             on: null | string;
+            block: null | components["schemas"]["Block"];
         };
         /** @description The ledger of a week with what the review makes of it. */
         Reviewed: {
@@ -2868,6 +2989,11 @@ export interface components {
             /** @description Gravest first. */
             findings: components["schemas"]["Finding"][];
         };
+        /**
+         * @description How the sessions of a plan fall on days.
+         * @enum {unknown}
+         */
+        Rhythm: "onTheirDays" | "everySecondDay";
         /**
          * @description What a line is for in its session; it decides what a substitute must copy first.
          * @enum {unknown}
@@ -2943,6 +3069,19 @@ export interface components {
             allowed: boolean;
             /** @description What is missing and what to do; null when it may be sent. */
             why: null | string;
+        };
+        /** @description A session on a day. */
+        SessionDay: {
+            /**
+             * Format: int32
+             * @description Its place in the plan, from 0.
+             */
+            session: number;
+            /**
+             * Format: date
+             * @description Null where neither the first day nor the client's days are known.
+             */
+            on: null | string;
         };
         /** @description One session in figures. */
         SessionRow: {
@@ -3285,6 +3424,17 @@ export interface components {
             technique: components["schemas"]["Technique"];
             reason: string;
         };
+        /** @description A programme for a client who brings none, dosed for them. */
+        TemplateOffer: {
+            id: string;
+            name: string;
+            words: string;
+            /** Format: int32 */
+            sessions: number;
+            /** @description In the notation of written programmes; its lines are slots of intent. */
+            text: string;
+            block: components["schemas"]["Block"];
+        };
         /** @description lowering-pause-lifting-pause in seconds, such as 3-1-X-0 */
         Tempo: string;
         /** @description Something in a pasted text that could not be read. */
@@ -3449,6 +3599,11 @@ export interface components {
             /** @description "Feet-raised push-up, demand 0.81". */
             words: string;
         };
+        /**
+         * @description How much of a week is done.
+         * @enum {unknown}
+         */
+        WeekKind: "full" | "lighter" | "easier";
         /** @description What a week chosen as a whole changed against the choice line by line. */
         WeekOutcome: {
             /** @description What was given up for what, in a coach's words. */
@@ -3487,6 +3642,13 @@ export interface components {
             later: number;
             /** Format: int32 */
             objective: number;
+        };
+        /** @description What one line asks in one week. */
+        WeekTarget: {
+            prescription: components["schemas"]["Prescription"];
+            /** @description What went up since the last whole week; null where nothing did. */
+            raised: null | string;
+            what: null | components["schemas"]["Raise"];
         };
         /** @description A week chosen as a whole, and what stood in the way. */
         WeekView: {
@@ -4243,6 +4405,63 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    layOutBlock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BlockView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    listTemplates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplateOffer"][];
                 };
             };
         };

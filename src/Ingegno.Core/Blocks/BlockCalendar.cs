@@ -1,0 +1,108 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Clients;
+
+namespace Ingegno.Core.Blocks;
+
+/// <summary>How much of a week is done.</summary>
+public enum WeekKind
+{
+    Full,
+
+    /// <summary>The first after a change.</summary>
+    Lighter,
+
+    /// <summary>The last of a phase.</summary>
+    Easier,
+}
+
+/// <summary>A session on a day.</summary>
+/// <param name="Session">Its place in the plan, from 0.</param>
+/// <param name="On">Null where neither the first day nor the client's days are known.</param>
+public sealed record SessionDay(int Session, DateOnly? On);
+
+/// <summary>One week of a block.</summary>
+/// <param name="Number">From 1.</param>
+/// <param name="Starts">Null until the block has a first day.</param>
+/// <param name="Phase">Place of its phase, from 0; null in an open-ended plan.</param>
+/// <param name="ReviewOn">The day the plan is looked at again, in the week it falls in.</param>
+public sealed record BlockWeek(
+    int Number, DateOnly? Starts, int? Phase, WeekKind Kind, ImmutableArray<SessionDay> Sessions, DateOnly? ReviewOn);
+
+/// <summary>Lays a block out over weeks and days.</summary>
+public static class BlockCalendar
+{
+    /// <summary>Sets kept in the first week after a change and in an easier one; the loads stay (coach).</summary>
+    public const double LighterShare = 0.67, EasierShare = 0.6;
+
+    private const int DaysAWeek = 7, RestBetween = 2;
+
+    /// <param name="sessions">How many the plan has.</param>
+    /// <returns>All weeks; of an open-ended plan those up to its next review.</returns>
+    public static ImmutableArray<BlockWeek> Of(Block block, ClientProfile client, int sessions)
+    {
+        int weeks = block.IsOpenEnded ? block.ReviewEvery : block.Phases.Sum(p => p.Weeks);
+        return [.. Enumerable.Range(0, weeks).Select(week => new BlockWeek(
+            week + 1,
+            block.Starts?.AddDays(week * DaysAWeek),
+            PhaseOf(block, week)?.Phase,
+            KindOf(block, week),
+            [.. DaysOf(block, client, sessions, week)],
+            week == weeks - 1 ? block.Starts?.AddDays((weeks * DaysAWeek) - 1) : null))];
+    }
+
+    /// <summary>Sets done of those planned: never none.</summary>
+    public static int Sets(int planned, WeekKind kind) => Math.Max(1, (int)Math.Round(planned * Share(kind), MidpointRounding.AwayFromZero));
+
+    private static double Share(WeekKind kind) => kind switch
+    {
+        WeekKind.Lighter => LighterShare,
+        WeekKind.Easier => EasierShare,
+        _ => 1,
+    };
+
+    private static (int Phase, bool IsLast)? PhaseOf(Block block, int week)
+    {
+        for (int i = 0; i < block.Phases.Length; i++)
+        {
+            if (week < block.Phases[i].Weeks)
+            {
+                return (i, week == block.Phases[i].Weeks - 1);
+            }
+
+            week -= block.Phases[i].Weeks;
+        }
+
+        return null;
+    }
+
+    /// <summary>A first week is lighter before it is anything else.</summary>
+    private static WeekKind KindOf(Block block, int week) =>
+        week == 0 && block.FirstWeekLighter ? WeekKind.Lighter
+        : PhaseOf(block, week) is { IsLast: true } last && block.Phases[last.Phase].EndsEasier ? WeekKind.Easier
+        : WeekKind.Full;
+
+    private static IEnumerable<SessionDay> DaysOf(Block block, ClientProfile client, int sessions, int week)
+    {
+        if (sessions == 0)
+        {
+            return [];
+        }
+
+        if (block.Rhythm == Rhythm.EverySecondDay)
+        {
+            int first = ((week * DaysAWeek) + 1) / RestBetween;
+            return Enumerable.Range(first, DaysAWeek)
+                .TakeWhile(turn => turn * RestBetween < (week + 1) * DaysAWeek)
+                .Select(turn => new SessionDay(turn % sessions, block.Starts?.AddDays(turn * RestBetween)));
+        }
+
+        DayOfWeek[] days = [.. client.Days.Distinct()];
+        return block.Starts is { } start && days.Length >= sessions
+            ? Enumerable.Range(0, DaysAWeek)
+                .Select(d => start.AddDays((week * DaysAWeek) + d))
+                .Where(d => days.Contains(d.DayOfWeek))
+                .Take(sessions)
+                .Select((d, i) => new SessionDay(i, d))
+            : Enumerable.Range(0, sessions).Select(i => new SessionDay(i, null));
+    }
+}

@@ -1,0 +1,82 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Blocks;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Programmes;
+
+namespace Ingegno.Core.Review;
+
+/// <summary>Whether the plan goes anywhere: phases, easier weeks, and lines written for somebody rather than for anybody.</summary>
+internal static class BlockFindings
+{
+    internal static IEnumerable<Finding> Of(ReviewedWeek week, Block? block) =>
+        [.. Phases(week, block), .. EasierWeeks(week, block), .. OneLevel(week)];
+
+    private static IEnumerable<Finding> Phases(ReviewedWeek week, Block? block)
+    {
+        if (block is null && week.Rebuilt.Length > 0)
+        {
+            yield return new Finding(
+                FindingKind.NoPhases, Severity.Decide, "Nothing says how long this goes on: no phases, and no day on which it is looked at again.",
+                "Weeks with a purpose and an easier one at the end of each phase are what a week grows in; an open end wants a review date (common practice).",
+                [],
+                new Remedy(
+                    "Two phases, four and five weeks, each ending easier",
+                    [],
+                    new Block { Phases = [new("Settle in", Purpose.Growth, 4), new("Build", IsForStrength(week.Client) ? Purpose.Strength : Purpose.Growth, 5)] }));
+        }
+    }
+
+    private static bool IsForStrength(ClientProfile client) => client.Goal is Goal.KeepStrength or Goal.BuildStrength or Goal.Power;
+
+    private static IEnumerable<Finding> EasierWeeks(ReviewedWeek week, Block? block)
+    {
+        if (block is null)
+        {
+            yield break;
+        }
+
+        int longest = 0, running = 0;
+        foreach (var one in BlockCalendar.Of(block, week.Client, 0))
+        {
+            running = one.Kind == WeekKind.Full ? running + 1 : 0;
+            longest = Math.Max(longest, running);
+        }
+
+        if (longest > ReviewThresholds.FullWeeksRunning)
+        {
+            yield return new Finding(
+                FindingKind.NoEasierWeek, Severity.Note, $"{longest} full weeks running.",
+                $"After {ReviewThresholds.FullWeeksRunning} at most an easier one, half the sets at the same loads, lets the work arrive (common practice).",
+                [],
+                block.IsOpenEnded
+                    ? new Remedy("Look at it every four weeks", [], block with { ReviewEvery = 4 })
+                    : new Remedy("An easier week after every fifth", [], block with { Phases = [.. block.Phases.SelectMany(Shorter)] }));
+        }
+    }
+
+    /// <summary>Pieces of at most six weeks, each ending easier.</summary>
+    private static IEnumerable<Phase> Shorter(Phase phase)
+    {
+        int pieces = (int)Math.Ceiling(phase.Weeks / (double)ReviewThresholds.FullWeeksRunning);
+        return Enumerable.Range(0, pieces).Select(i => phase with
+        {
+            Name = pieces == 1 ? phase.Name : $"{phase.Name} {i + 1}",
+            Weeks = (phase.Weeks / pieces) + (i < phase.Weeks % pieces ? 1 : 0),
+            EndsEasier = true,
+        });
+    }
+
+    private static IEnumerable<Finding> OneLevel(ReviewedWeek week)
+    {
+        ImmutableArray<WrittenLine> written = [.. week.Rebuilt.Select(l => l.Written)];
+        if (written.Length >= ReviewThresholds.SameDoseFrom
+            && written.All(l => l.Intensity == Intensity.NotWritten && l.Purpose is null && l.Sets.SequenceEqual(written[0].Sets)))
+        {
+            yield return new Finding(
+                FindingKind.OneLevelForAll, Severity.Note,
+                $"All {written.Length} lines ask {written[0].Sets.Length} x {written[0].Sets[0].Middle}, whoever does them.",
+                "One dose for everything is written for anybody: a squat and a curl do not run out together, nor do two clients.",
+                [.. written.Select(l => l.Number)]);
+        }
+    }
+}

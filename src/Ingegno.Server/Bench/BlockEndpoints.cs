@@ -1,0 +1,67 @@
+using System.Collections.Immutable;
+using System.Security.Claims;
+using Ingegno.Core.Blocks;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Substitution;
+using Ingegno.Formats.ProgrammeText;
+using Ingegno.Server.Accounts;
+using Ingegno.Server.Clients;
+using Ingegno.Server.Web;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Ingegno.Server.Bench;
+
+/// <summary>A block laid out: its weeks, and what each line asks in each.</summary>
+/// <param name="Targets">Lines with nothing possible are left out.</param>
+public sealed record BlockView(ImmutableArray<BlockWeek> Weeks, ImmutableArray<LineTargets> Targets);
+
+/// <summary>A programme for a client who brings none, dosed for them.</summary>
+/// <param name="Text">In the notation of written programmes; its lines are slots of intent.</param>
+public sealed record TemplateOffer(string Id, string Name, string Words, int Sessions, string Text, Block Block);
+
+/// <summary>Weeks ahead, and programmes for those who have none.</summary>
+internal static class BlockEndpoints
+{
+    internal static void MapBlock(this RouteGroupBuilder api)
+    {
+        api.MapPost("/clients/{id}/block", LayOutAsync).WithName("layOutBlock");
+        api.MapGet("/clients/{id}/templates", TemplatesAsync).WithName("listTemplates");
+    }
+
+    private static async Task<Results<Ok<BlockView>, ValidationProblem, ProblemHttpResult>> LayOutAsync(
+        string id, BenchForm form, ClaimsPrincipal user, Cases cases, TimeProvider clock)
+    {
+        if (await cases.FindAsync(user.CoachId(), id) is not { } about)
+        {
+            return Answers.Missing("client");
+        }
+
+        if (form.Block is not { } block)
+        {
+            return Answers.Invalid([new("block", "Give the block phases, or a number of weeks after which it is looked at again.")]);
+        }
+
+        InputProblem[] problems = [.. BenchEndpoints.Problems(form.Choices, about.Rules), .. BenchEndpoints.Problems(block)];
+        if (problems.Length > 0)
+        {
+            return Answers.Invalid(problems);
+        }
+
+        var today = Today.ByThe(clock);
+        var read = ProgrammeReader.Read(form.Text, Catalogue.Shipped, about.Profile.Unit);
+        var rebuild = new SessionRebuild(about.Profile, about.Home, Catalogue.Shipped, about.Rules, today, read.Programme, about.Practice);
+        RebuiltSession[] sessions = [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, form.Choices))];
+        var weeks = BlockCalendar.Of(block, about.Profile, sessions.Length);
+        return TypedResults.Ok(new BlockView(weeks, BlockTargets.Of(
+            sessions, block, weeks, about.Profile, new PreparedHome(about.Home, today), Catalogue.Shipped, rebuild.Anchors, about.Rules)));
+    }
+
+    private static async Task<Results<Ok<ImmutableArray<TemplateOffer>>, ProblemHttpResult>> TemplatesAsync(
+        string id, ClaimsPrincipal user, Cases cases) =>
+        await cases.FindAsync(user.CoachId(), id) is { } about
+            ? TypedResults.Ok<ImmutableArray<TemplateOffer>>(
+                [.. Templates.For(about.Profile).Select(t => new TemplateOffer(
+                    t.Id, t.Name, t.Words, t.Sessions.Length, t.TextFor(about.Profile, Catalogue.Shipped), t.Block))])
+            : Answers.Missing("client");
+}
