@@ -94,8 +94,12 @@ public static class ProgressionOrder
                 Raise.Load, $"{at.Line.Load} to {rung.Load}",
                 at.Line with
                 {
-                    Load = rung.Load, Kit = implement.KitId, Hold = implement.Hold, LoadInWords = LoadWords.Of(rung, implement),
-                    Counts = Back(at), TopOfRange = at.Base.TopOfRange,
+                    Load = rung.Load,
+                    Kit = implement.KitId,
+                    Hold = implement.Hold,
+                    LoadInWords = LoadWords.Of(rung, implement),
+                    Counts = Back(at),
+                    TopOfRange = at.Base.TopOfRange,
                 });
     }
 
