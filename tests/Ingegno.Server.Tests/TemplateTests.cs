@@ -43,4 +43,27 @@ public sealed class TemplateTests
             }
         }
     }
+
+    /// <summary>The retired beginner of the demo brought no programme: hers is the template, word for word.</summary>
+    [Fact]
+    public void The_retired_beginner_trains_by_a_template()
+    {
+        var gerda = Demo().Single(f => f.Client.Name == "Gerda Halvorsen");
+        gerda.Programme.ReplaceLineEndings("\n").ShouldBe(Templates.Find("full-body-2")!.TextFor(gerda.Client, Catalogue.Shipped));
+    }
+
+    [Fact]
+    public void Hard_templates_are_not_offered_to_a_beginner() =>
+        Templates.For(Demo().Single(f => f.Client.Name == "Gerda Halvorsen").Client).Select(t => t.Id)
+            .ShouldBe(["full-body-2", "full-body-3", "every-second-day", "long-set-of-20", "milestones"]);
+
+    /// <summary>Ten rounds of ten on a pair: two hundred repetitions and about an hour, told before anything is sent (common practice).</summary>
+    [Fact]
+    public void Ten_by_ten_tells_its_minutes()
+    {
+        var joost = Demo().Single(f => f.Client.Name == "Joost Aalders");
+        var read = ProgrammeReader.Read(Templates.Find("ten-by-ten")!.TextFor(joost.Client, Catalogue.Shipped), Catalogue.Shipped, MassUnit.Kilogram);
+        var rebuild = new SessionRebuild(joost.Client, joost.Home, Catalogue.Shipped, HouseRules.Default, Today, read.Programme);
+        rebuild.Rebuild(read.Programme.Sessions[0], []).Length.Minutes.ShouldBeGreaterThan(20);
+    }
 }

@@ -71,7 +71,7 @@ public static class ProgressionOrder
         Raise.Load => Load(at, client, rules),
         Raise.Repetitions => Repetitions(at, TopOf(at, rules), null),
         Raise.Set => Set(at),
-        Raise.Variation => Variation(at),
+        Raise.Variation => Variation(at, rules),
         Raise.Tempo => Tempo(at, client, rules),
         Raise.Pause => Pause(at, client, rules),
         Raise.Rest => Rest(at),
@@ -145,10 +145,18 @@ public static class ProgressionOrder
         return new(Raise.Set, $"a set more: {next.CountInWords}", next);
     }
 
-    private static Raised? Variation(Climbing at) =>
-        at.Harder is [var harder, ..]
-            ? new(Raise.Variation, $"{char.ToLowerInvariant(harder.Name[0])}{harder.Name[1..]}", harder)
-            : null;
+    /// <summary>A harder variation is earned like a load: by two repetitions over the target.</summary>
+    private static Raised? Variation(Climbing at, HouseRules rules)
+    {
+        if (at.Harder is not [var harder, ..])
+        {
+            return null;
+        }
+
+        string name = $"{char.ToLowerInvariant(harder.Name[0])}{harder.Name[1..]}";
+        int needed = Math.Min(rules.RepetitionCap, at.Base.Counts.Max() + LoadStep.OverTarget);
+        return Repetitions(at, needed, $"{needed} earn the {name}") ?? new(Raise.Variation, name, harder);
+    }
 
     private static Raised? Tempo(Climbing at, ClientProfile client, HouseRules rules)
     {

@@ -43,7 +43,7 @@ internal sealed class DemoData(
         int days = today.DayNumber - Written.DayNumber;
         var client = file.Client with { Lifts = [.. file.Client.Lifts.Select(l => l with { On = l.On?.AddDays(days) })] };
         var home = file.Home with { Fixtures = [.. file.Home.Fixtures.Select(f => Moved(f, days))] };
-        var block = file.Block is { } planned ? planned with { Starts = planned.Starts?.AddDays(days) } : null;
+        var block = file.Block is { } planned ? planned with { Starts = planned.Starts?.AddDays(7 * (days / 7)) } : null;
         string id = Guid.CreateVersion7().ToString();
         await clients.AddAsync(coach.Id, id, client, home, clock.GetUtcNow());
         if (file.Log.IsEmpty)

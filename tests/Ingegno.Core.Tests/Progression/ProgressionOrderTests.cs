@@ -110,11 +110,13 @@ public class ProgressionOrderTests
     }
 
     [Fact]
-    public void Strength_looks_for_a_harder_variation_before_more_repetitions()
+    public void Strength_takes_a_harder_variation_as_soon_as_it_is_earned()
     {
-        var line = Line(40, 10, 8, 8, 8);
-        After(At(line, null, [line with { Exercise = "barbell-bench-press" }]), Purpose.Strength)!.What.ShouldBe(Raise.Variation);
-        After(At(line, null, [line with { Exercise = "barbell-bench-press" }]))!.What.ShouldBe(Raise.Repetitions);
+        var line = Line(40, 12, 8, 8, 8);
+        ImmutableArray<Prescription> harder = [line with { Exercise = "barbell-bench-press" }];
+        After(At(line, null, harder), Purpose.Strength)!.What.ShouldBe(Raise.Repetitions, "two over the target first");
+        After(At(line with { Counts = [10, 10, 10] }, line, harder), Purpose.Strength)!.What.ShouldBe(Raise.Variation);
+        After(At(line with { Counts = [10, 10, 10] }, line, harder))!.What.ShouldBe(Raise.Repetitions, "growth climbs the range first");
     }
 
     [Fact]

@@ -1,9 +1,11 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
+	import { api, ask, type TemplateOffer } from '$lib/api/client';
 	import type { Bench } from './bench.svelte';
+	import TemplateList from './TemplateList.svelte';
 
 	/** The programme as text, read as it is typed; what is not understood is told with its place. */
-	let { bench, ondone }: { bench: Bench; ondone: () => void } = $props();
+	let { bench, client, ondone }: { bench: Bench; client: string; ondone: () => void } = $props();
 	let text = $state(untrack(() => bench.text));
 	let area: HTMLTextAreaElement;
 	let timer: ReturnType<typeof setTimeout> | undefined;
@@ -12,6 +14,17 @@
 		clearTimeout(timer);
 		timer = setTimeout(() => bench.retype(text), 250);
 	}
+
+	/** A programme for somebody who brings none; one step back brings the old text again. */
+	async function take(offer: TemplateOffer) {
+		clearTimeout(timer);
+		text = offer.text;
+		await bench.retype(offer.text, offer.block);
+	}
+
+	const offers = ask(
+		api.GET('/api/clients/{id}/templates', { params: { path: { id: untrack(() => client) } } })
+	);
 
 	async function done() {
 		clearTimeout(timer);
@@ -39,20 +52,23 @@
 </script>
 
 <div class="flex h-full flex-col gap-3 p-4">
-	<label class="flex min-h-0 flex-1 flex-col">
-		<span class="text-soft mb-1 text-xs">Gym programme, as you would type it</span>
-		<textarea
-			bind:this={area}
-			bind:value={text}
-			oninput={typed}
-			onkeydown={(event) => {
-				if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) done();
-			}}
-			spellcheck="false"
-			class="textarea bg-base-100 min-h-40 w-full flex-1 resize-none font-sans text-[15px] leading-relaxed"
-			placeholder="Front squat 4 x 6 @ 72.5 kg, rest 3:00"
-		></textarea>
-	</label>
+	<div class="flex min-h-0 flex-1 gap-5">
+		<label class="flex min-h-0 flex-1 flex-col">
+			<span class="text-soft mb-1 text-xs">Gym programme, as you would type it</span>
+			<textarea
+				bind:this={area}
+				bind:value={text}
+				oninput={typed}
+				onkeydown={(event) => {
+					if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) done();
+				}}
+				spellcheck="false"
+				class="textarea bg-base-100 min-h-40 w-full flex-1 resize-none font-sans text-[15px] leading-relaxed"
+				placeholder="Front squat 4 x 6 @ 72.5 kg, rest 3:00"
+			></textarea>
+		</label>
+		<TemplateList {offers} ontake={take} />
+	</div>
 	{#if bench.view.problems.length > 0}
 		<ul class="max-h-40 overflow-auto" aria-label="What could not be read">
 			{#each bench.view.problems as problem, i (i)}

@@ -4,6 +4,7 @@ import {
 	messageOf,
 	Refusal,
 	type BenchView,
+	type Block,
 	type LineChange,
 	type LineChoice,
 	type PlanView,
@@ -15,6 +16,8 @@ import {
 interface Draft {
 	text: string;
 	choices: LineChoice[];
+	/** The weeks it is trained over; null until the coach has said so. */
+	block: Block | null;
 }
 
 /**
@@ -24,6 +27,7 @@ interface Draft {
 export class Bench {
 	text = $state('');
 	choices = $state.raw<LineChoice[]>([]);
+	block = $state.raw<Block | null>(null);
 	view = $state.raw<BenchView>({
 		sessions: [],
 		problems: [],
@@ -41,7 +45,7 @@ export class Bench {
 
 	readonly #client: string;
 	#version = 0;
-	#saved: Draft = { text: '', choices: [] };
+	#saved: Draft = { text: '', choices: [], block: null };
 	#asked = 0;
 
 	constructor(client: string, plan: PlanView) {
@@ -51,12 +55,17 @@ export class Bench {
 		if (kept && !same(kept, this.#saved)) {
 			this.text = kept.text;
 			this.choices = kept.choices;
+			this.block = kept.block;
 			this.restored = true;
 		}
 	}
 
 	get dirty(): boolean {
-		return !same({ text: this.text, choices: this.choices }, this.#saved);
+		return !same(this.#draft, this.#saved);
+	}
+
+	get #draft(): Draft {
+		return { text: this.text, choices: this.choices, block: this.block };
 	}
 
 	/** Works out text and choices as they stand. */
@@ -67,7 +76,7 @@ export class Bench {
 			const view = await ask(
 				api.POST('/api/clients/{id}/bench', {
 					params: { path: { id: this.#client } },
-					body: { text: this.text, choices: this.choices, ask: this.asked ? [this.asked] : null }
+					body: { ...this.#draft, ask: this.asked ? [this.asked] : null }
 				})
 			);
 			if (ticket !== this.#asked) return;
@@ -80,9 +89,11 @@ export class Bench {
 		}
 	}
 
-	retype(text: string): Promise<void> {
+	/** @param block Comes with a template; else the weeks stay as they are. */
+	retype(text: string, block: Block | null = null): Promise<void> {
 		this.#remember();
 		this.text = text;
+		this.block = block ?? this.block;
 		this.#keepDraft();
 		return this.rebuild();
 	}
@@ -130,6 +141,7 @@ export class Bench {
 		this.past = this.past.slice(0, -1);
 		this.text = last.text;
 		this.choices = last.choices;
+		this.block = last.block;
 		this.#keepDraft();
 		return this.rebuild();
 	}
@@ -140,10 +152,10 @@ export class Bench {
 			const plan = await ask(
 				api.PUT('/api/clients/{id}/plan', {
 					params: { path: { id: this.#client } },
-					body: { text: this.text, choices: this.choices, version: this.#version }
+					body: { ...this.#draft, version: this.#version }
 				})
 			);
-			this.#saved = { text: plan.plan.text, choices: plan.plan.choices };
+			this.#saved = { text: plan.plan.text, choices: plan.plan.choices, block: plan.plan.block };
 			this.#version = plan.version;
 			this.savedAt = plan.plan.savedAt;
 			this.restored = false;
@@ -180,7 +192,7 @@ export class Bench {
 			const view = await ask(
 				api.POST('/api/clients/{id}/week', {
 					params: { path: { id: this.#client } },
-					body: { text: this.text, choices: this.choices, ask: null },
+					body: { ...this.#draft, ask: null },
 					signal: stop
 				})
 			);
@@ -193,9 +205,15 @@ export class Bench {
 		}
 	}
 
+	/** Lays the plan over other weeks. */
+	plan(block: Block): Promise<void> {
+		return this.apply([], block);
+	}
+
 	/** Makes all the changes of a remedy at once: one step back takes them all. */
-	apply(changes: LineChange[]): Promise<void> {
+	apply(changes: LineChange[], block: Block | null = null): Promise<void> {
 		this.#remember();
+		this.block = block ?? this.block;
 		const lines = this.view.sessions.flatMap((s) => s.lines);
 		for (const change of changes) {
 			const line = lines.find((l) => l.written.number === change.line);
@@ -232,13 +250,14 @@ export class Bench {
 	#take(plan: PlanView) {
 		this.text = plan.plan.text;
 		this.choices = plan.plan.choices;
+		this.block = plan.plan.block;
 		this.savedAt = plan.plan.savedAt;
 		this.#version = plan.version;
-		this.#saved = { text: plan.plan.text, choices: plan.plan.choices };
+		this.#saved = this.#draft;
 	}
 
 	#remember() {
-		this.past = [...this.past.slice(-99), { text: this.text, choices: this.choices }];
+		this.past = [...this.past.slice(-99), this.#draft];
 	}
 
 	get #key(): string {
@@ -246,15 +265,16 @@ export class Bench {
 	}
 
 	#keepDraft() {
-		if (this.dirty)
-			localStorage.setItem(this.#key, JSON.stringify({ text: this.text, choices: this.choices }));
+		if (this.dirty) localStorage.setItem(this.#key, JSON.stringify(this.#draft));
 		else localStorage.removeItem(this.#key);
 	}
 
 	#readDraft(): Draft | null {
 		try {
 			const kept = JSON.parse(localStorage.getItem(this.#key) ?? 'null') as Draft | null;
-			return kept && typeof kept.text === 'string' && Array.isArray(kept.choices) ? kept : null;
+			return kept && typeof kept.text === 'string' && Array.isArray(kept.choices)
+				? { ...kept, block: kept.block ?? null }
+				: null;
 		} catch {
 			return null;
 		}
@@ -286,11 +306,15 @@ export const UNDOSED = {
 } satisfies Partial<LineChoice>;
 
 function same(a: Draft, b: Draft): boolean {
-	return a.text === b.text && a.choices.map(said).join() === b.choices.map(said).join();
+	return (
+		a.text === b.text &&
+		a.choices.map(said).join() === b.choices.map(said).join() &&
+		JSON.stringify(a.block && said(a.block)) === JSON.stringify(b.block && said(b.block))
+	);
 }
 
-/** A choice by what it says: neither the order of its fields nor those left empty count. */
-function said(choice: LineChoice): string {
+/** A choice or block by what it says: neither the order of its fields nor those left empty count. */
+function said(choice: LineChoice | Block): string {
 	return JSON.stringify(
 		Object.entries(choice)
 			.filter(([, value]) => value !== null && value !== false)

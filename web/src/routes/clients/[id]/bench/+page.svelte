@@ -25,6 +25,8 @@
 	const session = $derived(bench.view.sessions[Math.min(day, bench.view.sessions.length - 1)]);
 	const lines = $derived(session?.lines ?? []);
 	const line = $derived(lines[Math.min(at, lines.length - 1)]);
+	/** Movements are asked for, not exercises. */
+	const slots = $derived(lines.length > 0 && lines.every((l) => l.written.exercise?.startsWith('any-')));
 	const changed = $derived(lines.filter((l) => l.outcome === 'swapped').length);
 	const gaps = $derived(
 		lines.filter(
@@ -166,14 +168,16 @@
 <main class="grid min-h-0 flex-1 grid-cols-[232px_212px_1fr_352px]">
 	{#if editing || lines.length === 0}
 		<div class="col-span-3 min-h-0 overflow-auto">
-			<ProgrammeEditor {bench} ondone={() => (editing = false)} />
+			<ProgrammeEditor {bench} client={data.client.id} ondone={() => (editing = false)} />
 		</div>
 	{:else}
 		<div class="col-span-3 min-h-0 overflow-auto" bind:this={rows}>
 			<div class="text-soft sticky top-0 z-10 grid h-8 grid-cols-[232px_212px_1fr] text-xs">
-				<div class="bg-base-200 px-4 pt-2">As written for the gym</div>
+				<div class="bg-base-200 px-4 pt-2">
+					{slots ? 'As asked by the template' : 'As written for the gym'}
+				</div>
 				<div class="bg-base-200 flex justify-between px-3 pt-2">
-					<span>gym asks</span><span>home gives</span>
+					<span>{slots ? 'asked' : 'gym asks'}</span><span>home gives</span>
 				</div>
 				<div class="bg-base-100 border-base-300 border-l px-4 pt-2">
 					As rebuilt for {data.client.profile.name.split(' ')[0]}’s place
