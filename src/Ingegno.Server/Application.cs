@@ -85,6 +85,7 @@ internal static class Application
         signedIn.MapBench();
         signedIn.MapWeek();
         signedIn.MapBlock();
+        signedIn.MapShrink();
         signedIn.MapCatalogue();
         signedIn.MapLog();
         signedIn.MapEngine();

@@ -24,11 +24,15 @@ public sealed record PlannedLine(int Line, string Tag, string? Group, string Wri
 }
 
 /// <summary>One prescribed session of a saved plan.</summary>
+/// <param name="Length">With warm-up and cool-down.</param>
 public sealed record PlannedSession(string Title, Duration Length, ImmutableArray<PlannedLine> Lines)
 {
     public ImmutableArray<GivenDrill> WarmUp { get; init; } = [];
 
     public ImmutableArray<GivenDrill> CoolDown { get; init; } = [];
+
+    /// <summary>Put out before it starts; empty in plans saved before there was one.</summary>
+    public ImmutableArray<LaidOut> LayOut { get; init; } = [];
 }
 
 /// <summary>A client's programme as typed, the coach's choices, and what was saved for the client.</summary>

@@ -5,6 +5,7 @@ using Ingegno.Core.Exercises;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
 using Ingegno.Core.Schools;
+using Ingegno.Core.Sessions;
 
 namespace Ingegno.Core.Dosing;
 
@@ -82,6 +83,9 @@ public sealed record HouseRules
         <= 12 => 90,
         _ => 60,
     });
+
+    /// <summary>In which order a session that is too long is made shorter; each means once.</summary>
+    public ImmutableArray<ShrinkMeans> ShrinkOrder { get; init; } = [ShrinkMeans.Pair, ShrinkMeans.Shorten, ShrinkMeans.Drop];
 
     /// <summary>Whether this side of its school is in force.</summary>
     public bool Teaches(Teaching teaching) => School.IsTaught(teaching, Teachings);

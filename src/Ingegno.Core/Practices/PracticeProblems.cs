@@ -30,6 +30,11 @@ public static class PracticeProblems
             problems.Add(new("rules.teachings", both));
         }
 
+        if (rules.ShrinkOrder.Length != 3 || rules.ShrinkOrder.Distinct().Count() != 3)
+        {
+            problems.Add(new("rules.shrinkOrder", "Name pairing, shortening and leaving out once each, in the order you would use them."));
+        }
+
         Weights(rules.Weights.Main, "rules.weights.main", problems);
         Weights(rules.Weights.Accessory, "rules.weights.accessory", problems);
         if (practice.Currency.Length is 0 or > 5)

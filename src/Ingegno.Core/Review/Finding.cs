@@ -51,8 +51,11 @@ public enum Severity
 /// <param name="Line">Line number in the text.</param>
 /// <param name="Exercise">Catalogue id to take.</param>
 /// <param name="Alone">Without a second exercise beside it; false leaves that open.</param>
+/// <param name="Group">Letter to do it back to back under; empty for alone.</param>
+/// <param name="LeftOut">Not done for now; false leaves that open.</param>
 public sealed record LineChange(
-    int Line, string? Exercise = null, int? Sets = null, int? Repetitions = null, Duration? Rest = null, bool Alone = false);
+    int Line, string? Exercise = null, int? Sets = null, int? Repetitions = null, Duration? Rest = null, bool Alone = false,
+    string? Group = null, bool LeftOut = false);
 
 /// <summary>What one click would do about a finding.</summary>
 /// <param name="Words">"Take the band pulldown on line 4".</param>

@@ -71,7 +71,7 @@ public sealed record TrainedLine
 }
 
 /// <summary>A session as trained in the gym and at home.</summary>
-/// <param name="Length">At home, warm-up not counted.</param>
+/// <param name="Length">At home, warm-up and cool-down counted.</param>
 public sealed record TrainedSession(string Title, ImmutableArray<TrainedLine> Gym, ImmutableArray<TrainedLine> Home, Duration Length)
 {
     /// <summary>A rebuilt session read for what it trains.</summary>
@@ -79,7 +79,7 @@ public sealed record TrainedSession(string Title, ImmutableArray<TrainedLine> Gy
         session.Title,
         [.. session.Lines.Select(l => InTheGym(l, catalogue)).OfType<TrainedLine>()],
         [.. session.Lines.SelectMany(l => AtHome(l, catalogue))],
-        session.Length);
+        session.Whole);
 
     private static TrainedLine? InTheGym(RebuiltLine line, Catalogue catalogue)
     {
@@ -121,7 +121,7 @@ public sealed record TrainedSession(string Title, ImmutableArray<TrainedLine> Gy
         select new TrainedLine
         {
             Number = line.Written.Number,
-            Group = line.Written.Group,
+            Group = line.Group,
             Exercise = catalogue[given.Exercise],
             Role = line.Role,
             Purpose = given.Purpose,

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Sessions;
 
@@ -20,7 +21,7 @@ public static class CoolDown
 
         var work = trained.SelectMany(e => e.Muscles.Weights).GroupBy(w => w.Key).ToDictionary(g => g.Key, g => g.Sum(w => w.Value));
         Drill[] allowed = [.. DrillGate.Allowed(catalogue, client, home)];
-        return
+        return GivenDrill.Within(
         [
             .. allowed.Where(d => d.Kind == DrillKind.Breathing).Take(1).Select(d => GivenDrill.Of(d, "brings the pulse down")),
             .. allowed.Where(d => d.Kind == DrillKind.Stretch)
@@ -29,6 +30,10 @@ public static class CoolDown
                 .OrderByDescending(p => p.work).ThenBy(p => p.drill.Id, StringComparer.Ordinal)
                 .Take(MostStretches)
                 .Select(p => GivenDrill.Of(p.drill, "was trained most today")),
-        ];
+        ], Most(client));
     }
+
+    /// <summary>A tenth of the time there is, 2 to 6 minutes (common practice; coach).</summary>
+    private static Duration? Most(ClientProfile client) =>
+        client.SessionMinutes is { } minutes ? Duration.FromMinutes(Math.Clamp(minutes / 10.0, 2, 6)) : null;
 }

@@ -1,7 +1,9 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Sessions;
 
@@ -18,8 +20,15 @@ public sealed record GivenDrill
     /// <summary>"3 x 30 s", "6 to 10 a side".</summary>
     public required string Dose { get; init; }
 
+    /// <summary>How long it takes, sides and getting into place counted.</summary>
+    public Duration Lasts { get; init; }
+
     /// <summary>"The deep squat screen was not passed."</summary>
     public required string Why { get; init; }
+
+    /// <summary>There for a habit of this body: it stays however short the session.</summary>
+    [JsonIgnore]
+    internal bool AnswersTrait { get; init; }
 
     public ImmutableArray<string> SetUp { get; init; } = [];
 
@@ -33,11 +42,44 @@ public sealed record GivenDrill
         Name = drill.Name,
         Kind = drill.Kind,
         Dose = drill.Dose + (drill.PerSide ? " a side" : ""),
+        Lasts = LastsOf(drill),
         Why = why,
         SetUp = drill.SetUp,
         Cues = drill.Cues,
         Cautions = drill.Cautions,
     };
+
+    /// <summary>A repetition takes 3 s, a slow breath 5, a step 1; getting into place 10 (common practice).</summary>
+    private static Duration LastsOf(Drill drill)
+    {
+        double each = drill.Dose.Unit switch
+        {
+            DrillUnit.Repetitions => 3,
+            DrillUnit.Breaths => 5,
+            _ => 1,
+        };
+        double middle = (drill.Dose.Low + drill.Dose.High) / 2.0;
+        return Duration.FromSeconds((drill.Dose.Sets * middle * each * (drill.PerSide ? 2 : 1)) + 10);
+    }
+
+    /// <summary>The drills in order as long as they fit; the first always does, and so does what answers a trait.</summary>
+    internal static ImmutableArray<GivenDrill> Within(IEnumerable<GivenDrill> drills, Duration? most)
+    {
+        var given = ImmutableArray.CreateBuilder<GivenDrill>();
+        var total = Duration.Zero;
+        foreach (var drill in drills)
+        {
+            if (most is { } limit && given.Count > 0 && !drill.AnswersTrait && total + drill.Lasts > limit)
+            {
+                continue;
+            }
+
+            given.Add(drill);
+            total += drill.Lasts;
+        }
+
+        return given.ToImmutable();
+    }
 }
 
 /// <summary>The drills this client may be given in this room.</summary>

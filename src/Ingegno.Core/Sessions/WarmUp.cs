@@ -17,6 +17,10 @@ public static class WarmUp
     private static readonly ImmutableArray<(DrillKind Kind, int Most)> Phases =
         [(DrillKind.Raise, 1), (DrillKind.Loosen, 3), (DrillKind.Steady, 1), (DrillKind.SwitchOn, 2)];
 
+    /// <summary>A fifth of the time there is, 3 to 10 minutes (common practice; coach).</summary>
+    private static Duration? Most(ClientProfile client) =>
+        client.SessionMinutes is { } minutes ? Duration.FromMinutes(Math.Clamp(minutes / 5.0, 3.5, 10)) : null;
+
     /// <returns>Empty where nothing is trained, or the house rule gives one only as needed.</returns>
     public static ImmutableArray<GivenDrill> For(
         IReadOnlyCollection<Exercise> trained, ClientProfile client, Home home, Catalogue catalogue, HouseRules rules)
@@ -28,13 +32,13 @@ public static class WarmUp
 
         var patterns = trained.GroupBy(e => e.Pattern).ToDictionary(g => g.Key, g => g.Count());
         Drill[] allowed = [.. DrillGate.Allowed(catalogue, client, home)];
-        return [.. Phases.SelectMany(phase => allowed
+        return GivenDrill.Within(Phases.SelectMany(phase => allowed
             .Where(d => d.Kind == phase.Kind)
             .Select(d => (drill: d, worth: Worth(d)))
             .Where(p => p.worth > 0)
             .OrderByDescending(p => p.worth).ThenBy(p => p.drill.Id, StringComparer.Ordinal)
             .Take(phase.Most)
-            .Select(p => GivenDrill.Of(p.drill, Why(p.drill))))];
+            .Select(p => GivenDrill.Of(p.drill, Why(p.drill)) with { AnswersTrait = Answers(p.drill) is not null })), Most(client));
 
         double Worth(Drill drill) =>
             (drill.Patterns.IsEmpty ? 0.5 : drill.Patterns.Sum(p => patterns.GetValueOrDefault(p)))

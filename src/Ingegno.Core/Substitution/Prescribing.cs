@@ -62,7 +62,7 @@ internal static class Prescribing
     {
         if (EmphasisChoice.For(written, exercise) is { } emphasis)
         {
-            yield return $"{emphasis.Change}: nearer to the {char.ToLowerInvariant(written.Name[0])}{written.Name[1..]}";
+            yield return written.IsSlot ? emphasis.Change : $"{emphasis.Change}: nearer to the {char.ToLowerInvariant(written.Name[0])}{written.Name[1..]}";
         }
     }
 

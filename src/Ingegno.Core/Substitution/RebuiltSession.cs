@@ -16,10 +16,12 @@ namespace Ingegno.Core.Substitution;
 /// <param name="Alone">One exercise only, though a second would cover more.</param>
 /// <param name="Pinned">Kept when the session is built anew.</param>
 /// <param name="FinishEasier">Each set is finished on an easier variation.</param>
+/// <param name="Group">Letter it is done back to back under; empty for alone; null leaves it as written.</param>
+/// <param name="LeftOut">Not done for now, to fit the time.</param>
 public sealed record LineChoice(
     int Line, string Text, string? Exercise = null, Mass? Load = null, int? Repetitions = null, Tempo? Tempo = null, Duration? Rest = null,
     bool Alone = false, bool Pinned = false, PartialPart? Partial = null, int? Pulses = null, SetForm? Form = null, int? Sets = null,
-    bool FinishEasier = false);
+    bool FinishEasier = false, string? Group = null, bool LeftOut = false);
 
 /// <summary>What became of a written line.</summary>
 public enum LineOutcome
@@ -35,6 +37,9 @@ public enum LineOutcome
 
     /// <summary>Nothing here is possible or safe for it.</summary>
     Nothing,
+
+    /// <summary>Left out by the coach for now, to fit the time.</summary>
+    LeftOut,
 }
 
 /// <summary>A load on offer for the exercise in hand.</summary>
@@ -125,7 +130,13 @@ public sealed record RebuiltLine
     /// <summary>Share of the written exercise's muscles that is covered, by what is chosen and added together.</summary>
     public Share? Covered { get; init; }
 
-    /// <summary>Where the line is trained, from 1; another place than its own by house rule.</summary>
+    /// <summary>Letter of the lines it is done back to back with at home; the written one unless set otherwise or at odds over one thing.</summary>
+    public string? Group { get; init; }
+
+    /// <summary>Why its group or its place is another than written; null where it is not.</summary>
+    public string? Moved { get; init; }
+
+    /// <summary>Where the line is trained, from 1; another place than its own by house rule, or so that less has to be put up anew.</summary>
     public int TrainedAt { get; init; }
 
     /// <summary>Mobility work behind this line, for a screen that was not passed.</summary>
@@ -160,8 +171,15 @@ public sealed record RebuiltLine
 }
 
 /// <summary>A session rebuilt for one home.</summary>
+/// <param name="Length">Work, rests and changes, without warm-up and cool-down.</param>
 public sealed record RebuiltSession(string Title, ImmutableArray<RebuiltLine> Lines, Duration Length)
 {
+    /// <summary>With warm-up, mobility work and cool-down: what the client's minutes are held against.</summary>
+    public Duration Whole => WarmUp.Concat(CoolDown).Concat(Lines.SelectMany(l => l.Behind)).Aggregate(Length, (sum, d) => sum + d.Lasts);
+
+    /// <summary>Put out before it starts.</summary>
+    public ImmutableArray<LaidOut> LayOut { get; init; } = [];
+
     /// <summary>Before the session; half the day's repetitions of the first exercise follow.</summary>
     public ImmutableArray<GivenDrill> WarmUp { get; init; } = [];
 

@@ -8,6 +8,7 @@ using Ingegno.Core.Homes;
 using Ingegno.Core.Practices;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
+using Ingegno.Core.Schools;
 using Ingegno.Core.Sessions;
 
 namespace Ingegno.Core.Substitution;
@@ -26,6 +27,7 @@ public sealed class SessionRebuild
     private readonly ClientProfile _client;
     private readonly Catalogue _catalogue;
     private readonly HouseRules _rules;
+    private readonly Choices _choices;
     private readonly StrengthAnchors _anchors;
     private readonly SubstituteSearch _search;
     private readonly Home _home;
@@ -42,7 +44,7 @@ public sealed class SessionRebuild
         Practice? practice = null)
     {
         rules = rules.For(client);
-        (_client, _catalogue, _rules) = (client, catalogue, rules);
+        (_client, _catalogue, _rules, _choices) = (client, catalogue, rules, new Choices(programme));
         _anchors = WrittenAnchors.Of(client, catalogue, rules, programme);
         (_home, _today, _practice) = (home, today, practice ?? new Practice());
         _search = new SubstituteSearch(client, new PreparedHome(home, today), catalogue, _anchors, rules);
@@ -77,17 +79,22 @@ public sealed class SessionRebuild
             lines.Add(rebuilt);
         }
 
+        Regroup(lines, [.. Enumerable.Range(0, lines.Count).Select(i => CaseOf(i).Choice)]);
         for (int i = 0; i < lines.Count; i++)
         {
             if (HomePartners(lines, i) is { } partners)
             {
-                lines[i] = Line(CaseOf(i) with { HomePartners = partners, Keep = lines[i].Chosen!.Prescription.Exercise }, used);
+                lines[i] = Line(CaseOf(i) with { HomePartners = partners, Keep = lines[i].Chosen!.Prescription.Exercise }, used) with
+                {
+                    Group = lines[i].Group,
+                    Moved = lines[i].Moved,
+                };
             }
         }
 
         return Whole(session.Title, lines.ToImmutable());
 
-        LineCase CaseOf(int place) => new(session.Lines[place], session, place == 0, Choices.For(session.Lines[place], choices), asked);
+        LineCase CaseOf(int place) => new(session.Lines[place], session, place == 0, _choices.For(session.Lines[place], choices), asked);
     }
 
     /// <summary>One line with all that bears on it.</summary>
@@ -97,11 +104,26 @@ public sealed class SessionRebuild
         WrittenLine Line, WrittenSession Session, bool IsFirst, LineChoice? Choice, IReadOnlySet<string> Asked,
         ImmutableArray<PartnerSet>? HomePartners = null, string? Keep = null);
 
+    /// <summary>Groups as written or as set by hand, and broken or re-paired where two halves want one thing two ways.</summary>
+    private void Regroup(ImmutableArray<RebuiltLine>.Builder lines, LineChoice?[] choices)
+    {
+        var groups = Grouping.Of([.. lines.Select((line, i) => new GroupedLine(
+            line.Written.Number,
+            choices[i]?.Group switch { null => line.Written.Group, "" => null, var letter => letter },
+            line.Chosen is { } chosen ? NeedsOf(chosen.Prescription) : null))]);
+        for (int i = 0; i < lines.Count; i++)
+        {
+            lines[i] = lines[i] with { Group = groups[i].Group, Moved = groups[i].Why };
+        }
+    }
+
+    private SetUpNeeds NeedsOf(Prescription given) => SetUpNeeds.Of(given, _catalogue[given.Exercise], _home);
+
     /// <summary>What the partners of a line take from it as rebuilt; null where it stands alone or they share too little to tell.</summary>
     private ImmutableArray<PartnerSet>? HomePartners(ImmutableArray<RebuiltLine>.Builder lines, int place)
     {
         var line = lines[place];
-        if (line.Written.Group is null || line.Intent is null || line.Chosen is not { Forecast.IsEmpty: false } chosen)
+        if ((line.Written.Group is null && line.Group is null) || line.Intent is null || line.Chosen is not { Forecast.IsEmpty: false } chosen)
         {
             return null;
         }
@@ -110,9 +132,9 @@ public sealed class SessionRebuild
             line.Written.Number,
             _catalogue[chosen.Prescription.Exercise],
             from other in lines
-            where other.Written.Group == line.Written.Group && other.Chosen is not null
+            where line.Group is not null && other.Group == line.Group && other.Chosen is not null
             select SharedWork.AtHome(other.Written.Number, _catalogue[other.Chosen!.Prescription.Exercise], other.Chosen));
-        return SharedWork.IsWorthCounting(partners) || SharedWork.IsWorthCounting(line.Intent.Partners) ? partners : null;
+        return line.Group != line.Written.Group || SharedWork.IsWorthCounting(partners) || SharedWork.IsWorthCounting(line.Intent.Partners) ? partners : null;
     }
 
     /// <summary>The partners of a line as written, with what their gym sets take from it.</summary>
@@ -130,28 +152,54 @@ public sealed class SessionRebuild
                     exercise,
                     IntentReading.Read(other, exercise, _client, _anchors.For(exercise), _rules, Supersets.Partners(other, session))));
 
-    /// <summary>What only the whole session tells: length, order, warm-up, mobility work and cool-down.</summary>
+    /// <summary>What only the whole session tells: order, length, lay-out, warm-up, mobility work and cool-down.</summary>
     private RebuiltSession Whole(string title, ImmutableArray<RebuiltLine> lines)
     {
-        var length = SessionLength.Of(
-            [.. lines.SelectMany(l => l.Prescriptions().Select(p => new SessionLength.Part(l.Written.Group ?? (l.Added.IsEmpty ? null : $"+{l.Written.Number}"), p)))]);
-        Exercise[] trained = [.. lines.SelectMany(l => l.Prescriptions()).Select(p => _catalogue[p.Exercise])];
         Exercise?[] written = [.. lines.Select(l => l.Written.Exercise is { } id ? _catalogue.Find(id) : null)];
-        var places = TrainingOrder.Of(
-            [.. lines.Select(l => (l.Chosen is { } c ? _catalogue[c.Prescription.Exercise] : null, l.Written.Group is null))], _rules);
         var mobility = MobilityWork.For(written, _client, _home, _catalogue);
+        lines = [.. Ordered(lines).Select((line, i) => line with { Behind = [.. mobility.Where(m => m.After == i).Select(m => m.Drill)] })];
+        RebuiltLine[] trained = [.. lines.OrderBy(l => l.TrainedAt)];
+        Exercise[] exercises = [.. lines.SelectMany(l => l.Prescriptions()).Select(p => _catalogue[p.Exercise])];
         return new RebuiltSession(
             title,
-            [.. lines.Select((line, i) => line with
-            {
-                TrainedAt = places[i],
-                Behind = [.. mobility.Where(m => m.After == i).Select(m => m.Drill)],
-            })],
-            length)
+            lines,
+            SessionLength.Of([.. trained.SelectMany(l => l.Prescriptions().Select(p => new SessionLength.Part(l.Group ?? (l.Added.IsEmpty ? null : $"+{l.Written.Number}"), p)))]))
         {
-            WarmUp = WarmUp.For(trained, _client, _home, _catalogue, _rules),
-            CoolDown = CoolDown.For(trained, _client, _home, _catalogue),
+            WarmUp = WarmUp.For(exercises, _client, _home, _catalogue, _rules),
+            CoolDown = CoolDown.For(exercises, _client, _home, _catalogue),
+            LayOut = LayOut.For(trained.SelectMany(l => l.Prescriptions()), _home, _catalogue),
         };
+    }
+
+    /// <summary>The place each line is trained at: by the house rule, groups together, and so that least has to be put up anew.</summary>
+    private IEnumerable<RebuiltLine> Ordered(ImmutableArray<RebuiltLine> lines)
+    {
+        var school = TrainingOrder.Of(
+            [.. lines.Select(l => (l.Chosen is { } c ? _catalogue[c.Prescription.Exercise] : null, l.Group is null))], _rules);
+        int[][] blocks =
+        [
+            .. Enumerable.Range(0, lines.Length)
+                .GroupBy(i => lines[i].Group ?? $"+{lines[i].Written.Number}")
+                .Select(g => g.OrderBy(i => school[i]).ToArray())
+                .OrderBy(g => g.Min(i => school[i])),
+        ];
+        var order = _rules.Teaches(Teaching.WeakestRangeFirst)
+            ? [.. Enumerable.Range(0, blocks.Length)]
+            : LeastChanges.Of([.. blocks.Select((b, i) => new WorkBlock(
+                i == 0 ? -1 : b.Min(l => (int)lines[l].Role), [.. b.SelectMany(l => lines[l].Prescriptions()).SelectMany(p => NeedsOf(p).Things)]))]);
+        int[] places = new int[lines.Length];
+        int place = 0;
+        foreach (int line in order.SelectMany(b => blocks[b]))
+        {
+            places[line] = ++place;
+        }
+
+        bool swapped = !order.SequenceEqual(order.Order());
+        return lines.Select((line, i) => line with
+        {
+            TrainedAt = places[i],
+            Moved = line.Moved ?? (swapped && places[i] < school[i] ? $"Trained as number {places[i]}: so less has to be packed or put up anew." : null),
+        });
     }
 
     private RebuiltLine Line(LineCase about, HashSet<string> used)
@@ -169,6 +217,11 @@ public sealed class SessionRebuild
         }
 
         var role = Roles.Of(written, line, about.IsFirst);
+        if (choice is { LeftOut: true })
+        {
+            return new RebuiltLine { Written = line, Outcome = LineOutcome.LeftOut, Role = role };
+        }
+
         var intent = IntentReading.Read(
             line, written, _client, _anchors.For(written), _rules, GymPartners(line, written, about.Session));
         if (intent is not null && about.HomePartners is { } partners)

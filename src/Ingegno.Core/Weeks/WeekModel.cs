@@ -61,13 +61,16 @@ public static class WeekPrices
 /// <summary>One choice a slot over all sessions at once: what is chosen among, and what a choice is worth.</summary>
 /// <param name="Slots">In order of sessions and lines.</param>
 /// <param name="Sessions">How many.</param>
-/// <param name="MostSeconds">A session may take, warm-up not counted; null for no limit.</param>
+/// <param name="MostSeconds">A session may take; null for no limit.</param>
 /// <param name="FollowingDays">Pairs of sessions on days that follow each other.</param>
 /// <param name="Patterns">Movements the written week has.</param>
 public sealed record WeekModel(
     ImmutableArray<WeekSlot> Slots, int Sessions, int? MostSeconds, ImmutableArray<(int First, int Next)> FollowingDays,
     ImmutableArray<WeekBand> Bands, ImmutableArray<Pattern> Patterns)
 {
+    /// <summary>Seconds of warm-up and cool-down, a session each; empty for none.</summary>
+    public ImmutableArray<int> Around { get; init; } = [];
+
     /// <summary>Setting up each line, and going from one to the next where they are no group.</summary>
     public const int SecondsALine = 30, SecondsBetween = 45;
 
@@ -86,6 +89,6 @@ public sealed record WeekModel(
     {
         WeekSlot[] own = [.. Slots.Where(s => s.Session == session)];
         int changes = own.Zip(own.Skip(1)).Count(p => p.First.Group is null || p.First.Group != p.Second.Group);
-        return (own.Length * SecondsALine) + (changes * SecondsBetween);
+        return (own.Length * SecondsALine) + (changes * SecondsBetween) + (session < Around.Length ? Around[session] : 0);
     }
 }

@@ -22,7 +22,10 @@ public static class WeekReading
             mostSeconds,
             FollowingDays(client, sessions.Count),
             [.. ledger.Muscles.Where(m => m.Least is not null).Select(m => new WeekBand(m.Group, Tenths(m.Least!.Value), Tenths(m.Most!.Value)))],
-            [.. ledger.Patterns.Where(p => p.Gym > 0 && p.Pattern is not (Pattern.TrunkBrace or Pattern.Jump)).Select(p => p.Pattern)]);
+            [.. ledger.Patterns.Where(p => p.Gym > 0 && p.Pattern is not (Pattern.TrunkBrace or Pattern.Jump)).Select(p => p.Pattern)])
+        {
+            Around = [.. sessions.Select(s => (int)Math.Ceiling((s.Whole - s.Length).Seconds))],
+        };
     }
 
     private static int Tenths(double sets) => (int)Math.Round(sets * 10);
@@ -31,12 +34,12 @@ public static class WeekReading
         line.Written.Number,
         session,
         line.Role,
-        line.Written.Group,
+        line.Group,
         pinned ? [Option(line, line.Chosen!, catalogue, endsGroup)] : [.. line.Alternatives.Select(a => Option(line, a, catalogue, endsGroup))]);
 
     /// <summary>Rest after its last set is the change to the next line.</summary>
     private static bool EndsItsGroup(RebuiltLine line, RebuiltSession session) =>
-        line.Written.Group is not { } group || session.Lines.Last(l => l.Written.Group == group).Written.Number == line.Written.Number;
+        line.Group is not { } group || session.Lines.Last(l => l.Group == group).Written.Number == line.Written.Number;
 
     /// <summary>What is done now counts with what was added to it; any other way counts alone.</summary>
     private static WeekOption Option(RebuiltLine line, Alternative way, Catalogue catalogue, bool endsGroup)

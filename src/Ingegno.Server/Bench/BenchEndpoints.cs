@@ -125,15 +125,16 @@ internal static class BenchEndpoints
 
     /// <summary>The session as it will be trained: in its order, with what was added to a line behind it.</summary>
     internal static PlannedSession Frozen(RebuiltSession session) =>
-        new(session.Title, session.Length, [.. session.Lines.OrderBy(l => l.TrainedAt).SelectMany(Frozen)])
+        new(session.Title, session.Whole, [.. session.Lines.Where(l => l.Outcome != LineOutcome.LeftOut).OrderBy(l => l.TrainedAt).SelectMany(Frozen)])
         {
+            LayOut = session.LayOut,
             WarmUp = session.WarmUp,
             CoolDown = session.CoolDown,
         };
 
     private static IEnumerable<PlannedLine> Frozen(RebuiltLine line)
     {
-        string tag = line.Written.Group is { } group ? group + (line.Written.PlaceInGroup > 0 ? line.Written.PlaceInGroup : "") : "";
+        string tag = line.Group is { } group ? group + (group == line.Written.Group && line.Written.PlaceInGroup > 0 ? line.Written.PlaceInGroup : "") : "";
         yield return Planned(line.Written.Number, tag, line.Chosen) with { Behind = line.Added.IsEmpty ? line.Behind : [] };
         for (int i = 0; i < line.Added.Length; i++)
         {
@@ -146,7 +147,7 @@ internal static class BenchEndpoints
         PlannedLine Planned(int number, string label, Alternative? done) => new(
             number,
             label,
-            line.Written.Group,
+            line.Group,
             line.Written.Text,
             done is null ? line.WouldOpen ?? "" : string.Join(' ', new[] { done.Reason, done.Loss }.OfType<string>()),
             done?.Prescription);
@@ -175,6 +176,11 @@ internal static class BenchEndpoints
         if (choice.Rest is { } rest && !(rest.Seconds is >= 0 and <= 1800))
         {
             yield return new(path + ".rest", "A rest lasts up to 30 minutes.");
+        }
+
+        if (choice.Group is { Length: > 1 })
+        {
+            yield return new(path + ".group", "A group is one letter, or empty for a line that stands alone.");
         }
 
         if (choice.Sets is < 1 or > 20)

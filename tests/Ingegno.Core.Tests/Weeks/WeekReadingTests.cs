@@ -23,7 +23,7 @@ public class WeekReadingTests
             var session = Session(member);
             var model = Model(member, session);
             int seconds = model.Overhead(0) + model.Slots.Sum(s => s.Options[PlaceNow(s, session)].Seconds);
-            ((double)seconds).ShouldBe(session.Length.Seconds, 20, member.Client.Name);
+            ((double)seconds).ShouldBe(session.Whole.Seconds, 20, member.Client.Name);
         }
     }
 

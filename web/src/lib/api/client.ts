@@ -62,6 +62,7 @@ export type Explained = Schemas['Explained'];
 export type EffectiveRange = Schemas['EffectiveRange'];
 export type Unlock = Schemas['Unlock'];
 export type WeekView = Schemas['WeekView'];
+export type ShrinkView = Schemas['ShrinkView'];
 export type LineChange = Schemas['LineChange'];
 export type Finding = Schemas['Finding'];
 export type WeeklyLedger = Schemas['WeeklyLedger'];

@@ -292,6 +292,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/shrink": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["shrinkSession"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue": {
         parameters: {
             query?: never;
@@ -1690,6 +1706,8 @@ export interface components {
             kind: components["schemas"]["DrillKind"];
             /** @description "3 x 30 s", "6 to 10 a side". */
             dose: string;
+            /** @description How long it takes, sides and getting into place counted. */
+            lasts: components["schemas"]["Duration"];
             /** @description "The deep squat screen was not passed." */
             why: string;
             setUp: string[];
@@ -1863,6 +1881,8 @@ export interface components {
             preferred: string[];
             /** @description Catalogue ids that are off by default and allowed here, screens permitting. */
             allowed: string[];
+            /** @description In which order a session that is too long is made shorter; each means once. */
+            shrinkOrder: components["schemas"]["ShrinkMeans"][];
         };
         HttpValidationProblemDetails: {
             type: null | string;
@@ -2137,6 +2157,13 @@ export interface components {
         LadderView: {
             implements: components["schemas"]["HeldImplement"][];
         };
+        /** @description A thing put out before the session starts. */
+        LaidOut: {
+            /** @description "Rucksack". */
+            thing: string;
+            /** @description How it is set, in the order it is used: packed first, then emptied. Empty for things used as they are. */
+            settings: string[];
+        };
         /**
          * @description Heights of body landmarks and lengths of segments from stature.
          *     Source: Drillis and Contini, through Winter (from memory); sternum and overhead reach by common practice.
@@ -2215,6 +2242,13 @@ export interface components {
              * @default false
              */
             alone: boolean;
+            /** @description Letter to do it back to back under; empty for alone. */
+            group: null | string;
+            /**
+             * @description Not done for now; false leaves that open.
+             * @default false
+             */
+            leftOut: boolean;
         };
         /** @description What a coach has decided by hand on a line; everything left null is worked out. */
         LineChoice: {
@@ -2262,6 +2296,13 @@ export interface components {
              * @default false
              */
             finishEasier: boolean;
+            /** @description Letter it is done back to back under; empty for alone; null leaves it as written. */
+            group: null | string;
+            /**
+             * @description Not done for now, to fit the time.
+             * @default false
+             */
+            leftOut: boolean;
         };
         /** @description How closely a main lift is copied, held against what this client needs; apart from the fit. */
         LineCloseness: {
@@ -2284,7 +2325,7 @@ export interface components {
          * @description What became of a written line.
          * @enum {unknown}
          */
-        LineOutcome: "unchanged" | "swapped" | "unknown" | "nothing";
+        LineOutcome: "unchanged" | "swapped" | "unknown" | "nothing" | "leftOut";
         /** @description A line of the plan with what was logged on it and what comes next. */
         LineProgress: {
             /** Format: int32 */
@@ -2662,10 +2703,13 @@ export interface components {
         /** @description One prescribed session of a saved plan. */
         PlannedSession: {
             title: string;
+            /** @description With warm-up and cool-down. */
             length: components["schemas"]["Duration"];
             lines: components["schemas"]["PlannedLine"][];
             warmUp: components["schemas"]["GivenDrill"][];
             coolDown: components["schemas"]["GivenDrill"][];
+            /** @description Put out before it starts; empty in plans saved before there was one. */
+            layOut: components["schemas"]["LaidOut"][];
         };
         /** @description So many plates of one mass. */
         Plates: {
@@ -2873,9 +2917,13 @@ export interface components {
             /** @description Done back to back with the chosen one, where it covers too little alone; empty for most lines. */
             added: components["schemas"]["Alternative"][];
             covered: null | components["schemas"]["Share"];
+            /** @description Letter of the lines it is done back to back with at home; the written one unless set otherwise or at odds over one thing. */
+            group: null | string;
+            /** @description Why its group or its place is another than written; null where it is not. */
+            moved: null | string;
             /**
              * Format: int32
-             * @description Where the line is trained, from 1; another place than its own by house rule.
+             * @description Where the line is trained, from 1; another place than its own by house rule, or so that less has to be put up anew.
              */
             trainedAt: number;
             /** @description Mobility work behind this line, for a screen that was not passed. */
@@ -2898,7 +2946,12 @@ export interface components {
         RebuiltSession: {
             title: string;
             lines: components["schemas"]["RebuiltLine"][];
+            /** @description Work, rests and changes, without warm-up and cool-down. */
             length: components["schemas"]["Duration"];
+            /** @description With warm-up, mobility work and cool-down: what the client's minutes are held against. */
+            whole: components["schemas"]["Duration"];
+            /** @description Put out before it starts. */
+            layOut: components["schemas"]["LaidOut"][];
             /** @description Before the session; half the day's repetitions of the first exercise follow. */
             warmUp: components["schemas"]["GivenDrill"][];
             coolDown: components["schemas"]["GivenDrill"][];
@@ -3259,6 +3312,35 @@ export interface components {
          * @description fraction of a whole
          */
         Share: number;
+        /** @description A session that has to fit. */
+        ShrinkForm: {
+            text: string;
+            choices: components["schemas"]["LineChoice"][];
+            /**
+             * Format: int32
+             * @description Place of the session, from 0.
+             */
+            session: number;
+            /**
+             * Format: int32
+             * @description There are, warm-up and cool-down counted.
+             */
+            minutes: number;
+        };
+        /**
+         * @description How a session is made shorter.
+         * @enum {unknown}
+         */
+        ShrinkMeans: "pair" | "shorten" | "drop";
+        /** @description A session made to fit, and what was done for it. */
+        ShrinkView: {
+            steps: string[];
+            changes: components["schemas"]["LineChange"][];
+            /** @description As the client would train it. */
+            session: components["schemas"]["PlannedSession"];
+            /** @description False where even the main work takes longer; then this is as short as it gets. */
+            fits: boolean;
+        };
         /**
          * @description Both limbs together, or one at a time (then every repetition count is per side).
          * @enum {unknown}
@@ -4462,6 +4544,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TemplateOffer"][];
+                };
+            };
+        };
+    };
+    shrinkSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShrinkForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShrinkView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };

@@ -11,8 +11,10 @@
 		/** Its own place in the session, from 1. */
 		place: number;
 		onrename: (name: string) => void;
+		/** Takes a line that was left out in again. */
+		onrestore: () => void;
 	}
-	let { line, byHand, pinned, place, onrename }: Props = $props();
+	let { line, byHand, pinned, place, onrename, onrestore }: Props = $props();
 	const chosen = $derived(line.chosen);
 	const prescription = $derived(chosen?.prescription);
 </script>
@@ -23,10 +25,15 @@
 		{#if pinned}<span class="text-soft font-sans text-xs font-normal">, kept</span>{:else if byHand}<span
 				class="text-soft font-sans text-xs font-normal">, set by hand</span
 			>{/if}
-		{#if line.trainedAt !== place}<span class="text-accent font-sans text-xs font-normal"
+		{#if line.group && line.group !== line.written.group}<span
+				class="border-base-content ml-1 border px-1 font-sans text-xs font-normal"
+				>back to back, {line.group}</span
+			>{/if}
+		{#if line.trainedAt !== place && !line.moved}<span class="text-accent font-sans text-xs font-normal"
 				>, trained at place {line.trainedAt} by house rule</span
 			>{/if}
 	</div>
+	{#if line.moved}<div class="text-accent text-[12.5px] leading-snug">{line.moved}</div>{/if}
 	<div class="text-[15px]">
 		{prescription.countInWords}
 		{#if prescription.tempo}<span class="text-soft text-[13px]">tempo</span> {prescription.tempo}{/if}
@@ -71,6 +78,9 @@
 			{drill.dose} <span class="text-soft">because {drill.why}</span>
 		</div>
 	{/each}
+{:else if line.outcome === 'leftOut'}
+	<div class="text-soft font-display text-[15px] font-semibold">Left out for now, to fit the time</div>
+	<button class="btn btn-xs mt-1" onclick={onrestore}>Take it in again</button>
 {:else if line.outcome === 'unknown'}
 	<div class="text-accent font-display text-[15px] font-semibold">
 		“{line.written.exerciseName}” is not in the catalogue

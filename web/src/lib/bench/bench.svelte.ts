@@ -9,6 +9,7 @@ import {
 	type LineChoice,
 	type PlanView,
 	type RebuiltLine,
+	type ShrinkView,
 	type WeekView
 } from '$lib/api/client';
 
@@ -205,6 +206,24 @@ export class Bench {
 		}
 	}
 
+	/** Makes a session fit the minutes there are; one step back makes it long again. */
+	async shrink(session: number, minutes: number): Promise<ShrinkView | null> {
+		try {
+			const view = await ask(
+				api.POST('/api/clients/{id}/shrink', {
+					params: { path: { id: this.#client } },
+					body: { text: this.text, choices: this.choices, session, minutes }
+				})
+			);
+			if (view.changes.length > 0) await this.apply(view.changes);
+			this.trouble = '';
+			return view;
+		} catch (problem) {
+			this.trouble = messageOf(problem);
+			return null;
+		}
+	}
+
 	/** Lays the plan over other weeks. */
 	plan(block: Block): Promise<void> {
 		return this.apply([], block);
@@ -219,14 +238,16 @@ export class Bench {
 			const line = lines.find((l) => l.written.number === change.line);
 			if (!line) continue;
 			const before = this.choiceFor(line) ?? blank(line);
-			const { exercise, sets, repetitions, rest, alone } = change;
+			const { exercise, sets, repetitions, rest, alone, group, leftOut } = change;
 			this.#put(line, {
 				...before,
 				...(exercise && exercise !== before.exercise ? { ...UNDOSED, exercise } : {}),
 				...(alone ? { alone } : {}),
 				...(sets !== null ? { sets } : {}),
 				...(repetitions !== null ? { repetitions } : {}),
-				...(rest !== null ? { rest } : {})
+				...(rest !== null ? { rest } : {}),
+				...(group !== null ? { group } : {}),
+				...(leftOut ? { leftOut } : {})
 			});
 		}
 		this.#keepDraft();
@@ -289,7 +310,9 @@ function blank(line: RebuiltLine): LineChoice {
 		...UNDOSED,
 		alone: false,
 		pinned: false,
-		finishEasier: false
+		finishEasier: false,
+		group: null,
+		leftOut: false
 	};
 }
 

@@ -2,7 +2,15 @@
 	import type { WeeklyLedger } from '$lib/api/client';
 
 	/** Each session as a strip on one scale of minutes: work, rests, and the rest of the time; the client's limit as a post. */
-	let { ledger, limit }: { ledger: WeeklyLedger; limit: number | null } = $props();
+	interface Props {
+		ledger: WeeklyLedger;
+		limit: number | null;
+		onfit: (session: number, minutes: number) => void;
+	}
+	let { ledger, limit, onfit }: Props = $props();
+
+	/** Lengths people have, the client's own among them. */
+	const lengths = $derived([...new Set([20, 30, 45, ...(limit ? [limit] : [])])].sort((a, b) => a - b));
 
 	const WIDTH = 270;
 	const most = $derived(Math.max(limit ?? 0, ...ledger.sessions.map((s) => s.length / 60)) * 1.05 || 60);
@@ -49,6 +57,16 @@
 				<span class={session.lightWork > 0.5 ? 'text-accent font-semibold' : ''}
 					>{Math.round(session.lightWork * 100)} % for the breath</span
 				>{/if}
+		</p>
+		<p class="mt-0.5 flex flex-wrap items-center gap-1 text-[12px]">
+			<span class="text-soft">fit into</span>
+			{#each lengths.filter((l) => l < minutes) as length (length)}
+				<button
+					class="btn btn-xs {over && length === limit ? 'btn-neutral' : ''}"
+					aria-label="Fit {session.title} into {length} minutes"
+					onclick={() => onfit(i, length)}>{length} min</button
+				>
+			{:else}<span class="text-soft">nothing shorter is needed</span>{/each}
 		</p>
 	</section>
 {/each}

@@ -38,3 +38,22 @@ export const FIT_PARTS = ['muscles', 'direction', 'kind', 'dose', 'sides', 'rang
 
 export const DEFAULT_REASONS =
 	'As it ships: main .25 .20 .20 .20 .05 .05 .05, accessory .30 .05 .10 .35 .05 .10 .05 (common practice).';
+
+/** How a session that is too long is made shorter, in words. */
+export const SHRINK = {
+	pair: 'do lines back to back',
+	shorten: 'a set fewer',
+	drop: 'leave lines out'
+} as const;
+
+export type ShrinkMeans = keyof typeof SHRINK;
+
+/** Every order of the three. */
+export const SHRINK_ORDERS: ShrinkMeans[][] = [
+	['pair', 'shorten', 'drop'],
+	['pair', 'drop', 'shorten'],
+	['shorten', 'pair', 'drop'],
+	['shorten', 'drop', 'pair'],
+	['drop', 'pair', 'shorten'],
+	['drop', 'shorten', 'pair']
+];

@@ -4,7 +4,7 @@
 	import SchoolList from '$lib/practice/SchoolList.svelte';
 	import BanList from '$lib/client/BanList.svelte';
 	import NumberField from '$lib/home/NumberField.svelte';
-	import { DEFAULT_REASONS, FIT_PARTS, RULES } from '$lib/practice/rules';
+	import { DEFAULT_REASONS, FIT_PARTS, RULES, SHRINK, SHRINK_ORDERS } from '$lib/practice/rules';
 	import Keys from '$lib/shell/Keys.svelte';
 	import Notice from '$lib/shell/Notice.svelte';
 	import TopBar from '$lib/shell/TopBar.svelte';
@@ -74,6 +74,19 @@
 					<NumberField small label={words} value={rules[key]} onread={(n) => rule({ [key]: n ?? 0 })} />
 				</div>
 			{/each}
+			<label class="border-rule block border-t py-1 text-[13px]">
+				A session that is too long is made shorter by
+				<select
+					class="select select-sm bg-base-100 mt-1 w-full"
+					value={rules.shrinkOrder.join(' ')}
+					onchange={(e) =>
+						rule({ shrinkOrder: e.currentTarget.value.split(' ') as HouseRules['shrinkOrder'] })}
+				>
+					{#each SHRINK_ORDERS as order (order.join(' '))}
+						<option value={order.join(' ')}>{order.map((means) => SHRINK[means]).join(', then ')}</option>
+					{/each}
+				</select>
+			</label>
 		</section>
 		<section aria-label="Weights of the fit">
 			<h2 class="mb-1 text-[16px]">What makes a good stand-in</h2>

@@ -38,7 +38,7 @@
 	);
 	const asked = $derived(Math.round(lines.reduce((sum, l) => sum + (l.chosen?.bridge?.asked ?? 0), 0)));
 	const given = $derived(Math.round(lines.reduce((sum, l) => sum + (l.chosen?.bridge?.given ?? 0), 0)));
-	const minutes = $derived(session ? Math.round(session.length / 60) : 0);
+	const minutes = $derived(session ? Math.round(session.whole / 60) : 0);
 	const limit = $derived(data.client.profile.sessionMinutes);
 	const unit = $derived(data.client.profile.unit);
 
@@ -216,6 +216,7 @@
 							pinned={bench.choiceFor(l)?.pinned ?? false}
 							place={i + 1}
 							onrename={(name) => rename(l.written.number, l.written.exerciseName, name)}
+							onrestore={() => bench.choose(l, { leftOut: false })}
 						/>
 						<button class="sr-only focus:not-sr-only" onclick={() => (at = i)}
 							>Take {l.written.exerciseName} in hand</button

@@ -2,7 +2,7 @@
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import type { Finding, WeekView } from '$lib/api/client';
+	import type { Finding, ShrinkView, WeekView } from '$lib/api/client';
 	import { Bench } from '$lib/bench/bench.svelte';
 	import { Ahead } from '$lib/block/ahead.svelte';
 	import { firstBlock, nextMonday } from '$lib/block/phases';
@@ -54,6 +54,15 @@
 		return block && { ...block, starts: block.starts ?? nextMonday(new Date()) };
 	}
 
+	let fitted = $state.raw<{ title: string; minutes: number; view: ShrinkView } | null>(null);
+
+	/** Makes a session fit, step by step in the order of the house. */
+	async function fit(session: number, minutes: number) {
+		const title = review.ledger.sessions[session]?.title ?? '';
+		const view = await bench.shrink(session, minutes);
+		fitted = view && { title, minutes, view };
+	}
+
 	let solved = $state.raw<WeekView | null>(null);
 	let solving = $state.raw<AbortController | null>(null);
 
@@ -75,6 +84,7 @@
 		else if (event.key === 'a') see(!seesWeeks);
 		else if (event.key === 'z') {
 			solved = null;
+			fitted = null;
 			void bench.undo();
 		} else if (event.key === 's') void bench.save();
 		else return;
@@ -189,9 +199,10 @@
 			<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 			<div class="min-h-0 overflow-auto px-4 py-2" role="region" aria-label="Sessions" tabindex="0">
 				<h2 class="text-[15px]">The week</h2>
-				<WeekStrip ledger={review.ledger} limit={data.client.profile.sessionMinutes} />
+				<WeekStrip ledger={review.ledger} limit={data.client.profile.sessionMinutes} onfit={fit} />
 				<p class="text-soft mt-2 text-[12px]">
-					Filled: work. Ruled: rest. Grey: setting up and changing over. The post is the time there is.
+					Filled: work. Ruled: rest. Grey: warm-up, setting up, changing over, cool-down. The post is the time
+					there is.
 				</p>
 				<UnlockList {unlocks} onlook={() => unlocks.look(data.client.id, bench.text, bench.choices)} />
 			</div>
@@ -214,6 +225,23 @@
 			</div>
 			<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 			<div class="min-h-0 overflow-auto" role="region" aria-label="Review" tabindex="0">
+				{#if fitted}
+					<section class="bg-base-100 border-base-300 border-b px-3 py-2" aria-label="Made to fit">
+						<div class="flex items-baseline justify-between">
+							<h2 class="text-[15px]">{fitted.title} in {fitted.minutes} minutes</h2>
+							<button class="text-soft text-[12px] underline" onclick={() => (fitted = null)}
+								>fold away</button
+							>
+						</div>
+						{#if !fitted.view.fits}<p class="text-accent text-[13px]">
+								It does not go under {Math.ceil(fitted.view.session.length / 60)}: the main work alone takes
+								that long.
+							</p>{/if}
+						<ol class="list-decimal pl-5 text-[13px]">
+							{#each fitted.view.steps as step (step)}<li>{step}</li>{/each}
+						</ol>
+					</section>
+				{/if}
 				{#if solved}
 					<section class="bg-base-100 border-base-300 border-b px-3 py-2" aria-label="The week as a whole">
 						<div class="flex items-baseline justify-between">

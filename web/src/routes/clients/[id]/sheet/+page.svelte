@@ -1,11 +1,34 @@
 <script lang="ts">
-	import type { GivenDrill } from '$lib/api/client';
+	import { api, ask, messageOf, type GivenDrill, type ShrinkView } from '$lib/api/client';
+	import Notice from '$lib/shell/Notice.svelte';
 	import { clock, shortDay } from '$lib/units';
 
 	let { data } = $props();
 	const plan = $derived(data.plan.plan);
 	const stopped = $derived(new Map(data.plan.stopped.map((line) => [line.line, line.reason])));
 	const profile = $derived(data.client.profile);
+	/** A day with less time: made to fit for today alone, the plan stays as it is. */
+	let today = $state.raw<{ session: number; minutes: number; view: ShrinkView } | null>(null);
+	let trouble = $state('');
+	const sessions = $derived(
+		plan.sessions.map((s, i) => (today && today.session === i ? today.view.session : s))
+	);
+
+	async function only(session: number, minutes: number) {
+		try {
+			const view = await ask(
+				api.POST('/api/clients/{id}/shrink', {
+					params: { path: { id: data.client.id } },
+					body: { text: plan.text, choices: plan.choices, session, minutes }
+				})
+			);
+			today = { session, minutes, view };
+			trouble = '';
+		} catch (problem) {
+			trouble = messageOf(problem);
+		}
+	}
+
 	const inWords = (drills: GivenDrill[]) => drills.map((d) => `${d.name.toLowerCase()} ${d.dose}`).join(', ');
 	const cautions = $derived([
 		...new Set(plan.sessions.flatMap((s) => s.lines.flatMap((line) => line.prescription?.cautions ?? [])))
@@ -20,6 +43,31 @@
 	<h1 class="text-base-content text-[17px]">The sheet</h1>
 	<span>{plan.savedAt ? `as saved on ${shortDay(plan.savedAt.slice(0, 10))}` : ''}</span>
 	<span class="flex-1"></span>
+	{#if today}
+		<span class="text-accent"
+			>{plan.sessions[today.session]?.title}, today only: {Math.round(today.view.session.length / 60)} minutes</span
+		>
+		<button class="btn btn-sm" onclick={() => (today = null)}>The whole session again</button>
+	{:else if plan.sessions.length > 0}
+		<label class="flex items-center gap-2"
+			>Less time today
+			<select
+				class="select select-sm bg-base-100 w-52"
+				value=""
+				onchange={(e) => {
+					const [session, minutes] = e.currentTarget.value.split(' ').map(Number);
+					if (session !== undefined && minutes !== undefined) void only(session, minutes);
+				}}
+			>
+				<option value="" disabled>choose…</option>
+				{#each plan.sessions as session, i (i)}
+					{#each [15, 20, 30] as minutes (minutes)}
+						<option value="{i} {minutes}">{session.title}: only {minutes} minutes</option>
+					{/each}
+				{/each}
+			</select>
+		</label>
+	{/if}
 	<button
 		class="btn btn-sm btn-neutral"
 		disabled={plan.sessions.length === 0 || !data.client.sending.allowed}
@@ -27,6 +75,7 @@
 	>
 </div>
 
+<Notice text={trouble} />
 <main class="min-h-0 flex-1 overflow-auto print:overflow-visible">
 	{#if plan.sessions.length === 0}
 		<div class="mx-auto max-w-md p-12 text-center">
@@ -48,14 +97,29 @@
 				<h2 class="text-2xl">{profile.name}</h2>
 				<span>{plan.savedAt ? shortDay(plan.savedAt.slice(0, 10)) : ''}</span>
 			</header>
-			{#each plan.sessions as session, s (s)}
+			{#each sessions as session, s (s)}
 				<section class="mb-4">
 					<h3 class="mb-1 text-lg">
 						{session.title}
 						<span class="text-soft font-sans text-[13px] font-normal print:text-black"
-							>about {Math.round(session.length / 60)} minutes, warm-up not counted</span
+							>{today?.session === s ? 'today only, ' : ''}about {Math.round(session.length / 60)} minutes with
+							warm-up and cool-down</span
 						>
 					</h3>
+					{#if today?.session === s}
+						<p class="text-[12px]">
+							{#if !today.view.fits}Shorter it does not get: the main work alone takes that long.{/if}
+							{today.view.steps.join(' ')}
+						</p>
+					{/if}
+					{#if session.layOut.length > 0}
+						<p class="mb-1 text-[12px]">
+							<b>Put out before you start:</b>
+							{#each session.layOut as thing, t (thing.thing)}{t > 0 ? '; ' : ''}<b class="font-semibold"
+									>{thing.thing}</b
+								>{thing.settings.length > 0 ? `: ${thing.settings.join(', then ')}` : ''}{/each}.
+						</p>
+					{/if}
 					{#if session.warmUp.length > 0}
 						<p class="mb-1 text-[12px]"><b>Warm-up:</b> {inWords(session.warmUp)}.</p>
 					{/if}

@@ -1,0 +1,66 @@
+using System.Collections.Immutable;
+using System.Security.Claims;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Quantities;
+using Ingegno.Core.Review;
+using Ingegno.Core.Sessions;
+using Ingegno.Core.Substitution;
+using Ingegno.Formats.ProgrammeText;
+using Ingegno.Server.Accounts;
+using Ingegno.Server.Clients;
+using Ingegno.Server.Web;
+using Ingegno.Storage;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Ingegno.Server.Bench;
+
+/// <summary>A session that has to fit.</summary>
+/// <param name="Session">Place of the session, from 0.</param>
+/// <param name="Minutes">There are, warm-up and cool-down counted.</param>
+public sealed record ShrinkForm(string Text, ImmutableArray<LineChoice> Choices, int Session, int Minutes);
+
+/// <summary>A session made to fit, and what was done for it.</summary>
+/// <param name="Session">As the client would train it.</param>
+/// <param name="Fits">False where even the main work takes longer; then this is as short as it gets.</param>
+public sealed record ShrinkView(ImmutableArray<string> Steps, ImmutableArray<LineChange> Changes, PlannedSession Session, bool Fits);
+
+/// <summary>Fits a session into 20, 30 or 45 minutes, for good or for today.</summary>
+internal static class ShrinkEndpoints
+{
+    internal static void MapShrink(this RouteGroupBuilder api) => api.MapPost("/clients/{id}/shrink", ShrinkAsync).WithName("shrinkSession");
+
+    private static async Task<Results<Ok<ShrinkView>, ValidationProblem, ProblemHttpResult>> ShrinkAsync(
+        string id, ShrinkForm form, ClaimsPrincipal user, Cases cases, TimeProvider clock)
+    {
+        if (await cases.FindAsync(user.CoachId(), id) is not { } about)
+        {
+            return Answers.Missing("client");
+        }
+
+        if (form.Minutes is < 5 or > 240)
+        {
+            return Answers.Invalid([new("minutes", "A session takes 5 to 240 minutes.")]);
+        }
+
+        if (BenchEndpoints.Problems(form.Choices, about.Rules) is { Length: > 0 } problems)
+        {
+            return Answers.Invalid(problems);
+        }
+
+        var read = ProgrammeReader.Read(form.Text, Catalogue.Shipped, about.Profile.Unit);
+        if (form.Session < 0 || form.Session >= read.Programme.Sessions.Length)
+        {
+            return Answers.Invalid([new InputProblem("session", "That session is not in the text any more.")]);
+        }
+
+        var written = read.Programme.Sessions[form.Session];
+        // Warm-up and cool-down shrink with the time there is.
+        var client = about.Profile with { SessionMinutes = form.Minutes };
+        var rebuild = new SessionRebuild(client, about.Home, Catalogue.Shipped, about.Rules, Today.ByThe(clock), read.Programme, about.Practice);
+        var shrunk = ShrinkToFit.Into(
+            Duration.FromMinutes(form.Minutes), rebuild.Rebuild(written, form.Choices), about.Rules.ShrinkOrder, about.Home, Catalogue.Shipped,
+            changes => rebuild.Rebuild(written, LineChanges.On(form.Choices, changes, read.Programme)));
+        return TypedResults.Ok(new ShrinkView(shrunk.Steps, shrunk.Changes, BenchEndpoints.Frozen(shrunk.Session), shrunk.Fits));
+    }
+}
