@@ -15,7 +15,7 @@ public static class LeastChanges
     private const int Emptying = 1, Adjusting = 2, Anchoring = 2, Packing = 4;
 
     /// <summary>Runs longer than this keep their order: nobody writes so many alike.</summary>
-    private const int LongestRun = 7;
+    private const int LongestRun = 6;
 
     /// <returns>The places of the blocks in the order they are done.</returns>
     public static ImmutableArray<int> Of(IReadOnlyList<WorkBlock> blocks)
@@ -66,6 +66,11 @@ public static class LeastChanges
     {
         int[] best = run;
         int least = Cost(blocks, before.Concat(run));
+        if (least == Cost(blocks, before))
+        {
+            return run;
+        }
+
         foreach (int[] order in Permutations(run))
         {
             int cost = Cost(blocks, before.Concat(order));

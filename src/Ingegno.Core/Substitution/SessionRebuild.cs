@@ -33,6 +33,7 @@ public sealed class SessionRebuild
     private readonly Home _home;
     private readonly DateOnly _today;
     private readonly Practice _practice;
+    private readonly Dictionary<(WrittenSession Session, int Line, LineChoice? Choice, string? Keep, string Used, string? Partners), RebuiltLine> _known = [];
     private readonly Lazy<ImmutableArray<(Purchase Thing, SubstituteSearch Search)>> _withPurchases;
     private readonly ImmutableArray<(Purchase Thing, Lazy<SubstituteSearch> Search)> _purchasesAlone;
 
@@ -202,7 +203,25 @@ public sealed class SessionRebuild
         });
     }
 
+    /// <summary>A line as worked out before: fitting a session to its minutes asks for most lines again unchanged.</summary>
     private RebuiltLine Line(LineCase about, HashSet<string> used)
+    {
+        if (about.Asked.Count > 0)
+        {
+            return LineAnew(about, used);
+        }
+
+        var key = (about.Session, about.Line.Number, about.Choice, about.Keep, string.Join(',', used.Order(StringComparer.Ordinal)),
+            about.HomePartners is { } partners ? string.Join(',', partners) : null);
+        if (!_known.TryGetValue(key, out var line))
+        {
+            _known[key] = line = LineAnew(about, used);
+        }
+
+        return line;
+    }
+
+    private RebuiltLine LineAnew(LineCase about, HashSet<string> used)
     {
         var (line, choice) = (about.Line, about.Choice);
         if (line.Exercise is null || _catalogue.Find(line.Exercise) is not { } written)

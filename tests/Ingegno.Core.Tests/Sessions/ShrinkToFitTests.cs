@@ -15,7 +15,7 @@ public class ShrinkToFitTests
     private static readonly string[] Asked =
         ["back-squat", "barbell-row", "barbell-bench-press", "romanian-deadlift", "lateral-raise", "barbell-curl", "calf-raise-machine", "plank"];
 
-    private static readonly int[] Minutes = [15, 20, 30, 45, 60];
+    private static readonly int[] Minutes = [15, 30, 60];
 
     private static Shrunk Fit(Member member, double minutes, ImmutableArray<ShrinkMeans>? order = null, int sets = 4)
     {
