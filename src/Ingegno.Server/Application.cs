@@ -86,6 +86,7 @@ internal static class Application
         signedIn.MapWeek();
         signedIn.MapBlock();
         signedIn.MapShrink();
+        signedIn.MapRoster();
         signedIn.MapCatalogue();
         signedIn.MapLog();
         signedIn.MapEngine();

@@ -24,7 +24,22 @@ for (const theme of ['day', 'night'] as const) {
 			expect(await faults(view)).toEqual([]);
 		}
 
+		await open(page, 'Runa Castellane', 'Block');
+		await page.getByRole('button', { name: 'Weeks ahead' }).click();
+		await expect(page.getByRole('columnheader', { name: /week 2/ })).toBeVisible();
+		expect(await faults('weeks ahead')).toEqual([]);
+		await page.goto('/roster');
+		await page.getByRole('button', { name: 'Move everybody' }).click();
+		await expect(page.getByRole('button', { name: /^Save the/ })).toBeVisible();
+		expect(await faults('roster')).toEqual([]);
+
 		await open(page, 'Runa Castellane', 'Bench');
+		await page.getByRole('button', { name: 'Edit text' }).click();
+		await expect(
+			page.getByRole('complementary', { name: 'Templates' }).getByRole('listitem').first()
+		).toBeVisible();
+		expect(await faults('templates')).toEqual([]);
+		await page.getByRole('button', { name: 'Back to the lines' }).click();
 		await expect(page.locator('[data-line]').first()).toBeVisible();
 		await page.keyboard.press('c');
 		await expect(page.getByRole('dialog', { name: 'Compare two stand-ins' })).toBeVisible();

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Security.Claims;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Review;
 using Ingegno.Core.Substitution;
 using Ingegno.Core.Weeks;
 using Ingegno.Server.Accounts;
@@ -19,6 +20,14 @@ public sealed record WeekView(WeekOutcome Outcome, ImmutableArray<string> Obstac
 /// <param name="Offer">Id of one of the offers for the client.</param>
 public sealed record UnlockForm(string Text, ImmutableArray<LineChoice> Choices, string Offer);
 
+/// <summary>What to buy for a sum.</summary>
+/// <param name="Tried">Offers tried alone, with their gains.</param>
+public sealed record BasketForm(string Text, ImmutableArray<LineChoice> Choices, decimal Budget, ImmutableArray<TriedOffer> Tried);
+
+/// <summary>A basket within the budget.</summary>
+/// <param name="Together">The week solved with all of it: less than the sum where two things would fill the same line. Its offer is the whole basket.</param>
+public sealed record BasketView(ImmutableArray<UnlockOffer> Offers, decimal Cost, Unlock Together);
+
 /// <summary>One choice a line over the whole week at once. Cancelling the request stops the search.</summary>
 internal static class WeekEndpoints
 {
@@ -27,6 +36,7 @@ internal static class WeekEndpoints
         api.MapPost("/clients/{id}/week", SolveAsync).WithName("solveWeek");
         api.MapGet("/clients/{id}/unlocks", OffersAsync).WithName("listUnlocks");
         api.MapPost("/clients/{id}/unlocks", UnlockAsync).WithName("unlock");
+        api.MapPost("/clients/{id}/unlocks/basket", BasketAsync).WithName("fillBasket");
     }
 
     private static async Task<Results<Ok<ImmutableArray<UnlockOffer>>, ProblemHttpResult>> OffersAsync(string id, ClaimsPrincipal user, Cases cases) =>
@@ -50,13 +60,54 @@ internal static class WeekEndpoints
             return Answers.Invalid([new("offer", "That is neither on the price list nor an unchecked fixture of this home.")]);
         }
 
-        return Weighed(about.Home) is { } without && Weighed(richer) is { } with
-            ? TypedResults.Ok(Unlocks.Told(offer, without, with, Catalogue.Shipped))
-            : Answers.Invalid([new("text", "No line of this week can be trained here yet: there is nothing to choose among.")]);
+        return Compared(form.Text, form.Choices, about, richer, offer, today, solver, stop) is { } unlock
+            ? TypedResults.Ok(unlock)
+            : Answers.Invalid([NothingToChoose]);
+    }
+
+    private static readonly InputProblem NothingToChoose = new("text", "No line of this week can be trained here yet: there is nothing to choose among.");
+
+    private const decimal MostBudget = 5000;
+
+    /// <summary>The best basket within a sum, by what each thing gained alone, weighed together.</summary>
+    private static async Task<Results<Ok<BasketView>, ValidationProblem, ProblemHttpResult>> BasketAsync(
+        string id, BasketForm form, ClaimsPrincipal user, Cases cases, TimeProvider clock, IWeekSolver solver, CancellationToken stop)
+    {
+        if (await cases.FindAsync(user.CoachId(), id) is not { } about)
+        {
+            return Answers.Missing("client");
+        }
+
+        if (form.Budget is < 0 or > MostBudget)
+        {
+            return Answers.Invalid([new("budget", $"Give a budget from 0 to {MostBudget:0} {about.Practice.Currency}.")]);
+        }
+
+        var today = Today.ByThe(clock);
+        var basket = Basket.Under(form.Budget, Unlocks.For(about.Home, about.Practice), form.Tried);
+        if (basket.IsEmpty)
+        {
+            return Answers.Invalid([new("budget", "Nothing tried so far gains anything for that money.")]);
+        }
+
+        var richer = basket.Aggregate(about.Home, (home, offer) => Unlocks.With(home, offer, today) ?? home);
+        decimal cost = basket.Sum(o => o.Cost ?? 0);
+        var whole = new UnlockOffer(
+            "basket", string.Join(", ", basket.Select(o => o.Words)), cost, Lent: false, FormattableString.Invariant($"{cost:0.##} {about.Practice.Currency}"));
+        return Compared(form.Text, form.Choices, about, richer, whole, today, solver, stop) is { } together
+            ? TypedResults.Ok(new BasketView(basket, cost, together))
+            : Answers.Invalid([NothingToChoose]);
+    }
+
+    /// <summary>The week solved here and in a richer home; null where there is nothing to choose among.</summary>
+    private static Unlock? Compared(
+        string text, ImmutableArray<LineChoice> choices, Case about, Home richer, UnlockOffer offer, DateOnly today, IWeekSolver solver, CancellationToken stop)
+    {
+        return Weighed(about.Home) is { } without && Weighed(richer) is { } with ? Unlocks.Told(offer, without, with, Catalogue.Shipped) : null;
 
         (WeekModel, WeekSolution)? Weighed(Home home)
         {
-            var view = BenchEndpoints.Rebuild(form.Text, form.Choices, about.Profile, home, about.Practice, today);
+            var view = BenchEndpoints.Rebuild(text, choices, about.Profile, home, about.Practice, today);
             // Minutes are left out: what a thing unlocks is asked of the exercises.
             var model = WeekReading.Of(view.Sessions, about.Profile, Catalogue.Shipped, l => l.ChosenByHand, null);
             return !model.Slots.IsEmpty && solver.Solve(model, stop) is { } solution ? (model, solution) : null;
@@ -72,13 +123,10 @@ internal static class WeekEndpoints
         }
 
         var view = BenchEndpoints.Rebuild(form.Text, form.Choices, about.Profile, about.Home, about.Practice, Today.ByThe(clock));
-        var pinned = form.Choices.Where(c => c.Pinned || c.Exercise is not null).Select(c => (c.Line, c.Text)).ToHashSet();
-        var model = WeekReading.Of(
-            view.Sessions, about.Profile, Catalogue.Shipped, l => l.ChosenByHand || pinned.Contains((l.Written.Number, l.Written.Text)),
-            about.Profile.SessionMinutes * 60);
+        var model = ModelOf(view, form.Choices, about);
         if (model.Slots.IsEmpty)
         {
-            return Answers.Invalid([new("text", "No line of this week can be trained here yet: there is nothing to choose among.")]);
+            return Answers.Invalid([NothingToChoose]);
         }
 
         int[] before = [.. model.Slots.Select(s => PlaceNow(s, view.Sessions))];
@@ -91,6 +139,25 @@ internal static class WeekEndpoints
         return await Task.Run(() => solver.Solve(model with { MostSeconds = null }, stop), stop) is { } longer
             ? TypedResults.Ok(new WeekView(WeekStory.Of(model with { MostSeconds = null }, before, longer, Catalogue.Shipped), obstacles))
             : Answers.Invalid([.. obstacles.DefaultIfEmpty("No choice of exercises fits this week.").Select(o => new InputProblem("text", o))]);
+    }
+
+    /// <summary>The changes that fit a week as a whole, within the client's minutes where that can be; null where there is nothing to choose.</summary>
+    internal static ImmutableArray<LineChange>? Solved(
+        BenchView view, ImmutableArray<LineChoice> choices, Case about, IWeekSolver solver, CancellationToken stop)
+    {
+        var model = ModelOf(view, choices, about);
+        return !model.Slots.IsEmpty && (solver.Solve(model, stop) ?? solver.Solve(model with { MostSeconds = null }, stop)) is { } found
+            ? WeekStory.Of(model, [.. model.Slots.Select(s => PlaceNow(s, view.Sessions))], found, Catalogue.Shipped).Changes
+            : null;
+    }
+
+    /// <summary>The week to choose among: what was kept or chosen by hand stays.</summary>
+    private static WeekModel ModelOf(BenchView view, ImmutableArray<LineChoice> choices, Case about)
+    {
+        var pinned = choices.Where(c => c.Pinned || c.Exercise is not null).Select(c => (c.Line, c.Text)).ToHashSet();
+        return WeekReading.Of(
+            view.Sessions, about.Profile, Catalogue.Shipped, l => l.ChosenByHand || pinned.Contains((l.Written.Number, l.Written.Text)),
+            about.Profile.SessionMinutes * 60);
     }
 
     private static int PlaceNow(WeekSlot slot, ImmutableArray<RebuiltSession> sessions)

@@ -35,6 +35,7 @@
 		>
 		{#if waiting > 0}<span class="text-accent font-semibold">{waiting} wait for you</span>{/if}
 		<span class="flex-1"></span>
+		<a class="btn btn-sm" href="/roster">Move the roster</a>
 		<a class="btn btn-sm" href="/clients/new">New client</a>
 	</div>
 	<main class="flex-1 overflow-auto">

@@ -260,6 +260,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/unlocks/basket": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["fillBasket"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/block": {
         parameters: {
             query?: never;
@@ -302,6 +318,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["shrinkSession"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/roster": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listRoster"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["moveClient"];
         delete?: never;
         options?: never;
         head?: never;
@@ -846,6 +894,23 @@ export interface components {
          * @enum {unknown}
          */
         BandShape: "loop" | "tube" | "miniLoop";
+        /** @description What to buy for a sum. */
+        BasketForm: {
+            text: string;
+            choices: components["schemas"]["LineChoice"][];
+            /** Format: double */
+            budget: number;
+            /** @description Offers tried alone, with their gains. */
+            tried: components["schemas"]["TriedOffer"][];
+        };
+        /** @description A basket within the budget. */
+        BasketView: {
+            offers: components["schemas"]["UnlockOffer"][];
+            /** Format: double */
+            cost: number;
+            /** @description The week solved with all of it: less than the sum where two things would fill the same line. Its offer is the whole basket. */
+            together: components["schemas"]["Unlock"];
+        };
         /** @description A text and the choices made by hand on it. */
         BenchForm: {
             text: string;
@@ -2444,6 +2509,60 @@ export interface components {
             /** @description What it was held against. */
             test: string;
         };
+        /** @description How one client is moved. */
+        MoveForm: {
+            /** @description All lines of the week are fitted together; what was chosen by hand stays. */
+            wholeWeek: boolean;
+            /** @description Keep the result as the client's plan. */
+            save: boolean;
+            /**
+             * Format: int64
+             * @description The plan's version the move was shown for; a save on an older one is refused.
+             */
+            version: null | number;
+        };
+        /** @description A client as moved. */
+        MoveView: {
+            id: string;
+            name: string;
+            moved: components["schemas"]["MovedProgramme"];
+            /**
+             * Format: int64
+             * @description Of the plan it was made from, or saved as.
+             */
+            version: number;
+            /** @description Kept as the plan. */
+            saved: boolean;
+        };
+        /** @description One line of a programme that was moved home. */
+        MovedLine: {
+            /** Format: int32 */
+            line: number;
+            written: string;
+            done: null | string;
+            /** @description 0 where nothing stands in. */
+            fit: components["schemas"]["Share"];
+        };
+        /** @description How a whole programme came through the move: enough to see whom to look at first. */
+        MovedProgramme: {
+            /** @description In the order of the text. */
+            lines: components["schemas"]["MovedLine"][];
+            /** @description Lowest fit of a line; 0 where nothing stands in for one. */
+            worst: components["schemas"]["Share"];
+            /**
+             * Format: double
+             * @description Effective repetitions asked by all lines.
+             */
+            asked: number;
+            /**
+             * Format: double
+             * @description Effective repetitions given.
+             */
+            given: number;
+            longest: components["schemas"]["Duration"];
+            /** @description What a coach must look at before it is sent, gravest first; empty where nothing is. */
+            exceptions: string[];
+        };
         /**
          * @description How many joints share the work.
          * @enum {unknown}
@@ -3073,6 +3192,15 @@ export interface components {
             noise: components["schemas"]["Noise"];
             slidingFloor: boolean;
         };
+        /** @description A client who can be moved. */
+        RosterEntry: {
+            id: string;
+            name: string;
+            note: string;
+            /** @description Something is written. */
+            hasProgramme: boolean;
+            isSaved: boolean;
+        };
         /** @description One load an implement can give: the true sum of its pieces, and how to build it. */
         Rung: {
             /** @description Negative where a band or a foot takes weight off instead of adding it. */
@@ -3596,6 +3724,12 @@ export interface components {
         /** @description The trials in order. */
         TrialsView: {
             trials: components["schemas"]["TrialView"][];
+        };
+        /** @description An offer tried alone, and what it was worth. */
+        TriedOffer: {
+            id: string;
+            /** Format: int32 */
+            gain: number;
         };
         /** @description What the offer would do for the whole week, solved anew with it. */
         Unlock: {
@@ -4491,6 +4625,41 @@ export interface operations {
             };
         };
     };
+    fillBasket: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BasketForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BasketView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
     layOutBlock: {
         parameters: {
             query?: never;
@@ -4570,6 +4739,61 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShrinkView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    listRoster: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterEntry"][];
+                };
+            };
+        };
+    };
+    moveClient: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MoveView"];
                 };
             };
             /** @description Bad Request */

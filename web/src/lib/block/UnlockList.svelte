@@ -2,7 +2,14 @@
 	import type { Unlocks } from './unlocks.svelte';
 
 	/** What one thing more would unlock, best for the money first. */
-	let { unlocks, onlook }: { unlocks: Unlocks; onlook: () => void } = $props();
+	interface Props {
+		unlocks: Unlocks;
+		onlook: () => void;
+		/** What to take for a sum of money. */
+		onfill: (budget: number) => void;
+	}
+	let { unlocks, onlook, onfill }: Props = $props();
+	let budget = $state(40);
 	const SHOWN = 5;
 </script>
 
@@ -33,4 +40,30 @@
 			</li>
 		{/each}
 	</ol>
+	{#if unlocks.found.length > 1 && !unlocks.stop}
+		<form
+			class="mt-1 flex items-center gap-2 text-[12.5px]"
+			onsubmit={(e) => {
+				e.preventDefault();
+				onfill(budget);
+			}}
+		>
+			<label class="flex items-center gap-2"
+				>For <input
+					type="number"
+					min="0"
+					max="5000"
+					class="input input-sm bg-base-100 w-20"
+					bind:value={budget}
+				/></label
+			>
+			<button class="btn btn-xs">what to take?</button>
+		</form>
+		{#if unlocks.basket}
+			<p class="mt-1 text-[13px]" aria-live="polite">
+				<b>{unlocks.basket.offers.map((o) => o.words).join(', ')}</b>: {unlocks.basket.together.offer.price},
+				worth {unlocks.basket.together.gain} together.
+			</p>
+		{/if}
+	{/if}
 </section>

@@ -63,7 +63,7 @@
 			{#each lengths.filter((l) => l < minutes) as length (length)}
 				<button
 					class="btn btn-xs {over && length === limit ? 'btn-neutral' : ''}"
-					aria-label="Fit {session.title} into {length} minutes"
+					aria-label="{length} min for {session.title}"
 					onclick={() => onfit(i, length)}>{length} min</button
 				>
 			{:else}<span class="text-soft">nothing shorter is needed</span>{/each}

@@ -1,8 +1,9 @@
-import { api, ask, messageOf, type LineChoice, type Unlock } from '$lib/api/client';
+import { api, ask, messageOf, type BasketView, type LineChoice, type Unlock } from '$lib/api/client';
 
 /** What one purchase, loan or check would do for the week: asked one after the other, so that it can be watched and stopped. */
 export class Unlocks {
 	found = $state.raw<Unlock[]>([]);
+	basket = $state.raw<BasketView | null>(null);
 	done = $state(0);
 	of = $state(0);
 	trouble = $state('');
@@ -13,6 +14,7 @@ export class Unlocks {
 		const stop = new AbortController();
 		this.stop = stop;
 		this.found = [];
+		this.basket = null;
 		this.done = 0;
 		this.trouble = '';
 		const params = { path: { id: client } };
@@ -34,6 +36,22 @@ export class Unlocks {
 			if (!stop.signal.aborted) this.trouble = messageOf(problem);
 		} finally {
 			this.stop = null;
+		}
+	}
+
+	/** The best of what was tried within a sum, weighed together. */
+	async fill(client: string, text: string, choices: LineChoice[], budget: number): Promise<void> {
+		try {
+			this.basket = await ask(
+				api.POST('/api/clients/{id}/unlocks/basket', {
+					params: { path: { id: client } },
+					body: { text, choices, budget, tried: this.found.map((u) => ({ id: u.offer.id, gain: u.gain })) }
+				})
+			);
+			this.trouble = '';
+		} catch (problem) {
+			this.basket = null;
+			this.trouble = messageOf(problem);
 		}
 	}
 }

@@ -204,7 +204,11 @@
 					Filled: work. Ruled: rest. Grey: warm-up, setting up, changing over, cool-down. The post is the time
 					there is.
 				</p>
-				<UnlockList {unlocks} onlook={() => unlocks.look(data.client.id, bench.text, bench.choices)} />
+				<UnlockList
+					{unlocks}
+					onlook={() => unlocks.look(data.client.id, bench.text, bench.choices)}
+					onfill={(budget) => unlocks.fill(data.client.id, bench.text, bench.choices, budget)}
+				/>
 			</div>
 			<!-- Scrolled with the arrow keys, so it must take the focus. -->
 			<!-- svelte-ignore a11y_no_noninteractive_tabindex -->

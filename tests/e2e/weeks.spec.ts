@@ -1,0 +1,97 @@
+import { expect, open, signIn, test } from './fixtures';
+
+test('a client without a programme gets a template, phases and targets, and all of it is saved', async ({
+	page
+}) => {
+	await signIn(page);
+	await open(page, 'Joost Aalders', 'Bench');
+	await page.getByRole('button', { name: 'Edit text' }).click();
+	const templates = page.getByRole('complementary', { name: 'Templates' });
+	await templates.getByRole('button', { name: /^Every second day/ }).click();
+	await expect(page.getByLabel('Gym programme')).toHaveValue(/Any pull from above/);
+	await page.getByRole('button', { name: 'Rebuild for this home' }).click();
+	await expect(page.locator('[data-line]').first()).toContainText('Any squat');
+	await expect(page.getByText('As asked by the template')).toBeVisible();
+
+	// The template brings its rhythm: four sessions in one week, three in the next.
+	await page.getByRole('link', { name: 'Block' }).click();
+	await page.keyboard.press('a');
+	await expect(page).toHaveURL(/see=weeks/);
+	await expect(page.getByRole('columnheader', { name: /week 1/ })).toContainText('4 sessions');
+	await expect(page.getByRole('columnheader', { name: /week 2/ })).toContainText('3 sessions');
+
+	// Phases of its own; a cell opens in words.
+	await page.getByRole('button', { name: 'Add a phase' }).click();
+	await page.getByRole('button', { name: 'A week more' }).click();
+	await expect(page.getByText('5 weeks in all')).toBeVisible();
+	await expect(page.getByRole('columnheader', { name: /week 5/ })).toContainText('easier');
+	await page.getByRole('table').locator('tbody tr').nth(1).getByRole('button').nth(2).click();
+	await expect(page.getByText(/^Week 3, /)).toContainText('Raised:');
+	await page.keyboard.press('s');
+	await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
+	await page.reload();
+	await expect(page.getByRole('columnheader', { name: /week 5/ })).toContainText('easier');
+	await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
+});
+
+test('a session is made to fit for good or for today alone, and comes back whole', async ({ page }) => {
+	await signIn(page);
+	await open(page, 'Aldo Ferrin', 'Bench');
+	await page.getByRole('button', { name: 'Save plan' }).click();
+	await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
+	await page.getByRole('link', { name: 'Sheet' }).click();
+	await expect(page.getByRole('article')).toContainText('Put out before you start:');
+	const rows = page.getByRole('article').locator('section').first().locator('tbody tr');
+	const whole = await rows.count();
+	await page.getByLabel('Less time today').selectOption({ index: 1 });
+	await expect(page.getByRole('article')).toContainText('today only');
+	expect(await rows.count()).toBeLessThan(whole);
+	await page.getByRole('button', { name: 'The whole session again' }).click();
+	await expect(rows).toHaveCount(whole);
+
+	await page.getByRole('link', { name: 'Block' }).click();
+	await page
+		.getByRole('button', { name: /^30 min for/ })
+		.first()
+		.click();
+	const fitted = page.getByRole('region', { name: 'Made to fit' });
+	await expect(fitted).toContainText('saved.');
+	await page.keyboard.press('z');
+	await expect(fitted).toHaveCount(0);
+	await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
+});
+
+test('the roster is moved with progress, worst fit first, and only those without exceptions are saved at once', async ({
+	page
+}) => {
+	await signIn(page);
+	await page.getByRole('link', { name: 'Move the roster' }).click();
+	await page.getByRole('button', { name: 'Move everybody' }).click();
+	await page.getByRole('button', { name: 'Stop' }).click();
+	await expect(page.getByRole('button', { name: 'Move everybody' })).toBeVisible();
+	await page.keyboard.press('m');
+	await expect(page.getByText('7 moved')).toBeVisible();
+	const clients = page.getByRole('list', { name: 'Clients' }).getByRole('listitem');
+	const fits = await clients
+		.locator('img, [role=img]')
+		.evaluateAll((rules) =>
+			rules.map((rule) => Number(/lowest ([\d.]+)/.exec(rule.getAttribute('aria-label') ?? '')?.[1]))
+		);
+	expect(fits.length).toBe(7);
+	const one = clients.filter({ hasText: 'Save all the same' }).first();
+	await one.getByRole('button', { name: 'Save all the same' }).click();
+	await expect(clients.getByText('saved', { exact: true })).toHaveCount(1);
+});
+
+test('a budget is spent on what serves the week most', async ({ page }) => {
+	await signIn(page);
+	await open(page, 'Tomas Brevik', 'Block');
+	const unlocks = page.getByRole('region', { name: 'What one purchase would unlock' });
+	await unlocks.getByRole('button', { name: 'Try the price list and the unchecked' }).click();
+	await unlocks.getByLabel('For').fill('25');
+	await unlocks.getByRole('button', { name: 'what to take?' }).click();
+	await expect(unlocks.getByText(/worth \d+ together/)).toBeVisible();
+	await unlocks.getByLabel('For').fill('9000');
+	await unlocks.getByRole('button', { name: 'what to take?' }).click();
+	await expect(unlocks.getByText(/worth \d+ together/)).toBeVisible();
+});
