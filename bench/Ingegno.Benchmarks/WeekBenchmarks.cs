@@ -41,14 +41,14 @@ public class WeekBenchmarks
         [.. Enumerable.Range(0, 32).Select(i => new WeekSlot(i + 1, i / 8, (Role)(i % 8 < 2 ? 0 : i % 8 < 5 ? 1 : 2), i % 8 > 5 ? "C" : null, Options(chance, i)))],
         4, 45 * 60, [(0, 1), (2, 3)],
         [.. Groups.Select(g => new WeekBand(g, 60, 200))],
-        [.. Enum.GetValues<Pattern>().Take(16)]);
+        [.. Enum.GetValues<Pattern>().Take(16).Select(p => new WeekQuality($"{p}", WeekPrices.PatternLost)), .. Enumerable.Range(0, 20).Select(r => new WeekQuality($"range {r}", WeekPrices.RangeLost))]);
 
     private static ImmutableArray<WeekOption> Options(Random chance, int line) =>
     [
         .. Enumerable.Range(0, 20).Select(o => new WeekOption(
             $"exercise-{(line * 7 + o * 3) % 90}",
             Math.Round(0.98 - (o * 0.01) - (chance.NextDouble() * 0.02), 2),
-            (Pattern)((line + (o / 6)) % 16),
+            [$"{(Pattern)((line + (o / 6)) % 16)}", $"range {(line + o) % 20}"],
             o % 3 == 0 ? null : $"kit-{chance.Next(5)}",
             o % 3 == 0 ? null : $"at {chance.Next(4)}",
             Enumerable.Range(0, 3).Select(k => Groups[(line + k + (o / 5)) % Groups.Length]).Distinct()

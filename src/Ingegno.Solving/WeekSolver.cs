@@ -60,7 +60,7 @@ public sealed class WeekSolver : IWeekSolver
             Changeovers(scale);
             Bands(scale);
             Days(scale);
-            Patterns(scale);
+            Qualities(scale);
             Lengths();
             Clashes();
             Model.Maximize(LinearExpr.Sum(_terms));
@@ -158,18 +158,18 @@ public sealed class WeekSolver : IWeekSolver
             return hard;
         }
 
-        private void Patterns(int scale)
+        private void Qualities(int scale)
         {
-            foreach (var pattern in _week.Patterns)
+            foreach (var quality in _week.Wanted)
             {
-                var lost = Model.NewBoolVar($"lost {pattern}");
+                var lost = Model.NewBoolVar($"lost {quality.Name}");
                 var kept = LinearExpr.Sum(
                     from i in Enumerable.Range(0, Takes.Length)
                     from o in Enumerable.Range(0, Takes[i].Length)
-                    where _week.Slots[i].Options[o].Pattern == pattern
+                    where _week.Slots[i].Options[o].Has.Contains(quality.Name)
                     select Takes[i][o]);
                 Model.Add(lost + kept >= 1);
-                _terms.Add(lost * (-(long)WeekPrices.PatternLost * scale));
+                _terms.Add(lost * (-(long)quality.Price * scale));
             }
         }
 

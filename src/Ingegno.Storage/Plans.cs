@@ -35,6 +35,10 @@ public sealed record PlannedSession(string Title, Duration Length, ImmutableArra
     public ImmutableArray<LaidOut> LayOut { get; init; } = [];
 }
 
+/// <summary>The same programme rebuilt for another place: travel, work.</summary>
+/// <param name="Place">Id of the place.</param>
+public sealed record PlannedPlace(string Place, string Name, ImmutableArray<PlannedSession> Sessions);
+
 /// <summary>A client's programme as typed, the coach's choices, and what was saved for the client.</summary>
 public sealed record Plan(
     string Text, ImmutableArray<LineChoice> Choices, ImmutableArray<PlannedSession> Sessions, DateTimeOffset? SavedAt)
@@ -42,13 +46,39 @@ public sealed record Plan(
     /// <summary>The weeks it is trained over; null until the coach has said so.</summary>
     public Block? Block { get; init; }
 
+    /// <summary>Place the sessions are made for; null in plans saved before places had their own.</summary>
+    public string? Place { get; init; }
+
+    public string PlaceName { get; init; } = "";
+
+    /// <summary>The client's other places.</summary>
+    public ImmutableArray<PlannedPlace> Elsewhere { get; init; } = [];
+
+    /// <summary>The plan as trained at a place: what was made for it comes to the front, the rest is kept. As it is where nothing was.</summary>
+    public Plan At(string place) =>
+        Place is { } here && here != place && Elsewhere.FirstOrDefault(p => p.Place == place) is { } there
+            ? this with
+            {
+                Place = place,
+                PlaceName = there.Name,
+                Sessions = there.Sessions,
+                Elsewhere = [.. Elsewhere.Where(p => p != there), new PlannedPlace(here, PlaceName, Sessions)],
+            }
+            : this;
+
     public static Plan Empty { get; } = new("", [], [], null);
+}
+
+/// <summary>A plan as trained at a place, with the version it was read at.</summary>
+public static class PlansAtPlaces
+{
+    public static Versioned<Plan> At(this Versioned<Plan> plan, string place) => plan with { Value = plan.Value.At(place) };
 }
 
 /// <summary>The one current plan of each client.</summary>
 public sealed class Plans(Database database)
 {
-    private sealed record Row(string Text, string Choices, string Sessions, string? SavedAt, string? Block, long Version);
+    private sealed record Row(string Text, string Choices, string Sessions, string? SavedAt, string? Block, string? Place, string PlaceName, string Elsewhere, long Version);
 
     /// <summary>The empty plan at version 0 when none was saved yet.</summary>
     public async Task<Versioned<Plan>> FindAsync(string coach, string client)
@@ -56,7 +86,8 @@ public sealed class Plans(Database database)
         await using var connection = database.Open();
         var row = await connection.QuerySingleOrDefaultAsync<Row>(
             """
-            SELECT text AS Text, choices AS Choices, sessions AS Sessions, saved_at AS SavedAt, block AS Block, row_version AS Version
+            SELECT text AS Text, choices AS Choices, sessions AS Sessions, saved_at AS SavedAt, block AS Block, place AS Place, place_name AS PlaceName,
+                   elsewhere AS Elsewhere, row_version AS Version
             FROM plan WHERE coach_id = @coach AND client_id = @client
             """,
             new { coach, client });
@@ -70,6 +101,9 @@ public sealed class Plans(Database database)
                     row.SavedAt is null ? null : DateTimeOffset.Parse(row.SavedAt, System.Globalization.CultureInfo.InvariantCulture))
                 {
                     Block = row.Block is null ? null : JsonSerializer.Deserialize<Block>(row.Block, TradeJson.Options),
+                    Place = row.Place,
+                    PlaceName = row.PlaceName,
+                    Elsewhere = JsonSerializer.Deserialize<ImmutableArray<PlannedPlace>>(row.Elsewhere, TradeJson.Options),
                 },
                 row.Version);
     }
@@ -88,17 +122,21 @@ public sealed class Plans(Database database)
             sessions = JsonSerializer.Serialize(plan.Sessions, TradeJson.Options),
             savedAt = plan.SavedAt?.ToString("O"),
             block = plan.Block is null ? null : JsonSerializer.Serialize(plan.Block, TradeJson.Options),
+            place = plan.Place,
+            placeName = plan.PlaceName,
+            elsewhere = JsonSerializer.Serialize(plan.Elsewhere, TradeJson.Options),
             version,
         };
         int changed = await connection.ExecuteAsync(
             version == 0
                 ? """
-                  INSERT INTO plan (id, coach_id, client_id, text, choices, sessions, saved_at, block)
-                  VALUES (@id, @coach, @client, @text, @choices, @sessions, @savedAt, @block)
+                  INSERT INTO plan (id, coach_id, client_id, text, choices, sessions, saved_at, block, place, place_name, elsewhere)
+                  VALUES (@id, @coach, @client, @text, @choices, @sessions, @savedAt, @block, @place, @placeName, @elsewhere)
                   ON CONFLICT (client_id) DO NOTHING
                   """
                 : """
-                  UPDATE plan SET text = @text, choices = @choices, sessions = @sessions, saved_at = @savedAt, block = @block, row_version = row_version + 1
+                  UPDATE plan SET text = @text, choices = @choices, sessions = @sessions, saved_at = @savedAt, block = @block,
+                      place = @place, place_name = @placeName, elsewhere = @elsewhere, row_version = row_version + 1
                   WHERE coach_id = @coach AND client_id = @client AND row_version = @version
                   """,
             values);

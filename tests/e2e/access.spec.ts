@@ -38,6 +38,8 @@ for (const theme of ['day', 'night'] as const) {
 		await expect(
 			page.getByRole('complementary', { name: 'Templates' }).getByRole('listitem').first()
 		).toBeVisible();
+		await page.waitForLoadState('networkidle');
+		await expect(page.getByRole('button', { name: /^Save/ })).toBeEnabled();
 		expect(await faults('templates')).toEqual([]);
 		await page.getByRole('button', { name: 'Back to the lines' }).click();
 		await expect(page.locator('[data-line]').first()).toBeVisible();

@@ -15,6 +15,7 @@ test('a client without a programme gets a template, phases and targets, and all 
 
 	// The template brings its rhythm: four sessions in one week, three in the next.
 	await page.getByRole('link', { name: 'Block' }).click();
+	await expect(page.getByRole('heading', { name: 'Does the week hang together?' })).toBeVisible();
 	await page.keyboard.press('a');
 	await expect(page).toHaveURL(/see=weeks/);
 	await expect(page.getByRole('columnheader', { name: /week 1/ })).toContainText('4 sessions');

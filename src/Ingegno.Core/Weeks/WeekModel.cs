@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Anatomy;
-using Ingegno.Core.Exercises;
 using Ingegno.Core.Substitution;
 
 namespace Ingegno.Core.Weeks;
@@ -8,12 +7,13 @@ namespace Ingegno.Core.Weeks;
 /// <summary>One way to do a line of the week; all of them passed safety, room, kit, screens and bans already.</summary>
 /// <param name="Exercise">Catalogue id.</param>
 /// <param name="Fit">0 to 1.</param>
+/// <param name="Has">The qualities a week may miss: see <see cref="WeekQualities"/>.</param>
 /// <param name="SetUp">What has to be put up for it: an implement, an anchor; null for nothing.</param>
 /// <param name="Setting">How that is set: a load or a length. Two halves of a group may share a set-up only at one setting.</param>
 /// <param name="TenthSets">Effective sets it counts for each muscle group, in tenths.</param>
 /// <param name="Seconds">Work and rests, both sides.</param>
 public sealed record WeekOption(
-    string Exercise, double Fit, Pattern Pattern, string? SetUp, string? Setting, ImmutableDictionary<MuscleGroup, int> TenthSets, int Seconds);
+    string Exercise, double Fit, ImmutableHashSet<string> Has, string? SetUp, string? Setting, ImmutableDictionary<MuscleGroup, int> TenthSets, int Seconds);
 
 /// <summary>A line of the week with the ways to do it, best first.</summary>
 /// <param name="Line">Line number in the text.</param>
@@ -47,6 +47,9 @@ public static class WeekPrices
     /// <summary>A movement of the written week that nothing at home does any more: worth more than a changeover, less than doing one exercise twice.</summary>
     public const int PatternLost = 200;
 
+    /// <summary>A range of a muscle, one-limb work, a grip of the pulls: about a changeover each, never a movement.</summary>
+    public const int RangeLost = 60, OneLimbLost = 60, GripLost = 40;
+
     /// <summary>From so many tenths of effective sets in a session a muscle was worked hard.</summary>
     public const int HardFrom = 30;
 
@@ -63,10 +66,10 @@ public static class WeekPrices
 /// <param name="Sessions">How many.</param>
 /// <param name="MostSeconds">A session may take; null for no limit.</param>
 /// <param name="FollowingDays">Pairs of sessions on days that follow each other.</param>
-/// <param name="Patterns">Movements the written week has.</param>
+/// <param name="Wanted">What the written week has and should not be lost.</param>
 public sealed record WeekModel(
     ImmutableArray<WeekSlot> Slots, int Sessions, int? MostSeconds, ImmutableArray<(int First, int Next)> FollowingDays,
-    ImmutableArray<WeekBand> Bands, ImmutableArray<Pattern> Patterns)
+    ImmutableArray<WeekBand> Bands, ImmutableArray<WeekQuality> Wanted)
 {
     /// <summary>Seconds of warm-up and cool-down, a session each; empty for none.</summary>
     public ImmutableArray<int> Around { get; init; } = [];

@@ -22,7 +22,7 @@ public static class WeekReading
             mostSeconds,
             FollowingDays(client, sessions.Count),
             [.. ledger.Muscles.Where(m => m.Least is not null).Select(m => new WeekBand(m.Group, Tenths(m.Least!.Value), Tenths(m.Most!.Value)))],
-            [.. ledger.Patterns.Where(p => p.Gym > 0 && p.Pattern is not (Pattern.TrunkBrace or Pattern.Jump)).Select(p => p.Pattern)])
+            WeekQualities.Wanted(sessions.SelectMany(s => s.Lines).Select(l => l.Written.Exercise is { } id ? catalogue.Find(id) : null).OfType<Exercise>()))
         {
             Around = [.. sessions.Select(s => (int)Math.Ceiling((s.Whole - s.Length).Seconds))],
         };
@@ -49,7 +49,7 @@ public static class WeekReading
         return new(
             given.Exercise,
             way.Fit.Score.Fraction,
-            catalogue[given.Exercise].Pattern,
+            WeekQualities.Of(catalogue[given.Exercise]),
             given.Kit ?? given.Supports.Select(s => s.Fixture).FirstOrDefault(),
             given.Kit is null ? null : given.LoadInWords,
             WeeklyLedger.ByGroup(TrainedSession.AtHome(done, catalogue)).ToImmutableDictionary(g => g.Key, g => Tenths(g.Value)),

@@ -5,10 +5,11 @@ namespace Ingegno.Core.Weeks;
 /// <summary>What a choice for every slot is worth, part by part; more is better.</summary>
 /// <param name="Fit">Fit times role.</param>
 /// <param name="Twice">Taken off for exercises done twice in a session; so with the others.</param>
+/// <param name="PartsLost">Ranges, one-limb work and grips that nothing has any more.</param>
 /// <param name="Later">Sum of the places of the options taken: among equals the earlier ones win.</param>
-public sealed record WeekScore(int Fit, int Twice, int Changeovers, int OutsideBands, int ConsecutiveDays, int PatternsLost, int Later)
+public sealed record WeekScore(int Fit, int Twice, int Changeovers, int OutsideBands, int ConsecutiveDays, int PatternsLost, int PartsLost, int Later)
 {
-    public int Objective => Fit - Twice - Changeovers - OutsideBands - ConsecutiveDays - PatternsLost;
+    public int Objective => Fit - Twice - Changeovers - OutsideBands - ConsecutiveDays - PatternsLost - PartsLost;
 
     /// <summary>Objective first, then the earlier options.</summary>
     public bool Beats(WeekScore other) => Objective > other.Objective || (Objective == other.Objective && Later < other.Later);
@@ -24,7 +25,8 @@ public sealed record WeekScore(int Fit, int Twice, int Changeovers, int OutsideB
             WeekPrices.Changeover * model.Neighbours.Count(n => IsChangeover(options[n.First], options[n.Next])),
             WeekPrices.TenthOutsideBand * model.Bands.Sum(b => Outside(b, options.Sum(o => o.TenthSets.GetValueOrDefault(b.Group)))),
             WeekPrices.HardOnConsecutiveDays * model.FollowingDays.Sum(d => HardInBoth(model, options, d)),
-            WeekPrices.PatternLost * model.Patterns.Count(p => options.All(o => o.Pattern != p)),
+            Lost(model, options).Where(q => q.IsPattern).Sum(q => q.Price),
+            Lost(model, options).Where(q => !q.IsPattern).Sum(q => q.Price),
             chosen.Sum());
     }
 
@@ -34,6 +36,9 @@ public sealed record WeekScore(int Fit, int Twice, int Changeovers, int OutsideB
     public static bool IsChangeover(WeekOption first, WeekOption next) => next.SetUp is not null && first.SetUp != next.SetUp;
 
     public static int Outside(WeekBand band, int tenths) => Math.Max(0, band.Least - tenths) + Math.Max(0, tenths - band.Most);
+
+    private static IEnumerable<WeekQuality> Lost(WeekModel model, WeekOption[] options) =>
+        model.Wanted.Where(q => options.All(o => !o.Has.Contains(q.Name)));
 
     private static bool IsTooLong(WeekModel model, WeekOption[] options) =>
         model.MostSeconds is { } most

@@ -68,6 +68,11 @@ public static class WeekStory
             yield return Count((was.PatternsLost - now.PatternsLost) / WeekPrices.PatternLost, "movement kept", "movements kept", "movement more lost", "movements more lost");
         }
 
+        if (was.PartsLost != now.PartsLost)
+        {
+            yield return was.PartsLost > now.PartsLost ? "ranges, sides or grips kept" : "ranges, sides or grips given up";
+        }
+
         if (was.OutsideBands != now.OutsideBands)
         {
             double sets = (was.OutsideBands - now.OutsideBands) / (10.0 * WeekPrices.TenthOutsideBand);

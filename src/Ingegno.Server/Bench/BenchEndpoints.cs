@@ -76,7 +76,7 @@ internal static class BenchEndpoints
             return Answers.Missing("client");
         }
 
-        var plan = await plans.FindAsync(coach, id);
+        var plan = (await plans.FindAsync(coach, id)).At(about.Place.Id);
         var steps = NextSteps.For(about.Profile, about.Home, about.Rules, plan.Value, await logs.OfClientAsync(coach, id), Today.ByThe(clock));
         return TypedResults.Ok(new PlanView(
             plan.Value,
@@ -86,7 +86,7 @@ internal static class BenchEndpoints
 
     /// <summary>Works the plan out anew from text and choices, so that what is saved is what the engine says, and freezes it.</summary>
     private static async Task<Results<Ok<PlanView>, ValidationProblem, ProblemHttpResult>> SaveAsync(
-        string id, PlanForm form, ClaimsPrincipal user, Cases cases, Plans plans, TimeProvider clock)
+        string id, PlanForm form, ClaimsPrincipal user, Cases cases, Places places, Plans plans, TimeProvider clock)
     {
         if (form.Text.Length > ProgrammeReader.MostCharacters)
         {
@@ -104,10 +104,23 @@ internal static class BenchEndpoints
             return Answers.Invalid(problems);
         }
 
-        var view = Rebuild(new BenchForm(form.Text, form.Choices), about, clock);
-        var plan = new Plan(form.Text, form.Choices, [.. view.Sessions.Select(Frozen)], clock.GetUtcNow()) { Block = form.Block };
+        var plan = Planned(form.Text, form.Choices, about, await places.AllAsync(user.CoachId(), id), clock) with { Block = form.Block };
         var result = await plans.SaveAsync(user.CoachId(), id, plan, form.Version);
         return result.Saved ? TypedResults.Ok(new PlanView(plan, result.Version, [])) : Answers.Stale();
+    }
+
+    /// <summary>The plan for the place in use, and for every other one.</summary>
+    internal static Plan Planned(string text, ImmutableArray<LineChoice> choices, Case about, IEnumerable<StoredPlace> places, TimeProvider clock)
+    {
+        return new Plan(text, choices, At(about.Home), clock.GetUtcNow())
+        {
+            Place = about.Place.Id,
+            PlaceName = about.Home.Name,
+            Elsewhere = [.. places.Where(p => p.Id != about.Place.Id).Select(p => new PlannedPlace(p.Id, p.Home.Name, At(p.Home)))],
+        };
+
+        ImmutableArray<PlannedSession> At(Home home) =>
+            [.. Rebuild(text, choices, about.Profile, home, about.Practice, Today.ByThe(clock)).Sessions.Select(Frozen)];
     }
 
     private static BenchView Rebuild(BenchForm form, Case about, TimeProvider clock) =>

@@ -55,7 +55,7 @@ internal static class ClientEndpoints
             var place = await places.FindAsync(coach, client.Id);
             var plan = await plans.FindAsync(coach, client.Id);
             var sets = await logs.OfClientAsync(coach, client.Id);
-            var decision = Decisions.For(client.Profile, place?.Home ?? new Home(), rules, plan.Value, sets, Today.ByThe(clock));
+            var decision = Decisions.For(client.Profile, place?.Home ?? new Home(), rules, plan.At(place?.Id ?? "").Value, sets, Today.ByThe(clock));
             rows.Add(new(
                 client.Id, client.Profile.Name, client.Profile.Note, decision,
                 [.. sets.Select(s => s.On).Distinct().OrderDescending().Take(8)]));

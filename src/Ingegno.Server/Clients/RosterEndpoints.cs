@@ -1,7 +1,10 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
+using Ingegno.Core.Exercises;
 using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
 using Ingegno.Core.Review;
+using Ingegno.Core.Sessions;
 using Ingegno.Core.Substitution;
 using Ingegno.Core.Weeks;
 using Ingegno.Server.Accounts;
@@ -14,9 +17,10 @@ namespace Ingegno.Server.Clients;
 
 /// <summary>How one client is moved.</summary>
 /// <param name="WholeWeek">All lines of the week are fitted together; what was chosen by hand stays.</param>
+/// <param name="FitMinutes">A session that is too long is made to fit the client's minutes, in the order of the house.</param>
 /// <param name="Save">Keep the result as the client's plan.</param>
 /// <param name="Version">The plan's version the move was shown for; a save on an older one is refused.</param>
-public sealed record MoveForm(bool WholeWeek, bool Save, long? Version = null);
+public sealed record MoveForm(bool WholeWeek, bool FitMinutes, bool Save, long? Version = null);
 
 /// <summary>A client as moved.</summary>
 /// <param name="Version">Of the plan it was made from, or saved as.</param>
@@ -53,7 +57,7 @@ internal static class RosterEndpoints
     }
 
     private static async Task<Results<Ok<MoveView>, ValidationProblem, ProblemHttpResult>> MoveAsync(
-        string id, MoveForm form, ClaimsPrincipal user, Cases cases, Plans plans, TimeProvider clock, IWeekSolver solver, CancellationToken stop)
+        string id, MoveForm form, ClaimsPrincipal user, Cases cases, Places places, Plans plans, TimeProvider clock, IWeekSolver solver, CancellationToken stop)
     {
         string coach = user.CoachId();
         if (await cases.FindAsync(coach, id) is not { } about)
@@ -67,30 +71,53 @@ internal static class RosterEndpoints
             return Answers.Stale();
         }
 
-        var (view, choices) = await Task.Run(() => Moved(about, plan.Value, form.WholeWeek, clock, solver, stop), stop);
+        var (view, choices) = await Task.Run(() => Moved(about, plan.Value, form, clock, solver, stop), stop);
         var moved = MovedProgramme.Of(view.Sessions, view.Review, about.Profile, view.AllGuessed);
         if (!form.Save || moved.Lines.IsEmpty)
         {
             return TypedResults.Ok(new MoveView(id, about.Profile.Name, moved, plan.Version, Saved: false));
         }
 
-        var saved = await plans.SaveAsync(
-            coach, id, plan.Value with { Choices = choices, Sessions = [.. view.Sessions.Select(BenchEndpoints.Frozen)], SavedAt = clock.GetUtcNow() }, plan.Version);
+        var kept = await Task.Run(async () => BenchEndpoints.Planned(plan.Value.Text, choices, about, await places.AllAsync(coach, id), clock), stop);
+        var saved = await plans.SaveAsync(coach, id, kept with { Block = plan.Value.Block }, plan.Version);
         return saved.Saved ? TypedResults.Ok(new MoveView(id, about.Profile.Name, moved, saved.Version, Saved: true)) : Answers.Stale();
     }
 
     private static (BenchView View, ImmutableArray<LineChoice> Choices) Moved(
-        Case about, Plan plan, bool wholeWeek, TimeProvider clock, IWeekSolver solver, CancellationToken stop)
+        Case about, Plan plan, MoveForm form, TimeProvider clock, IWeekSolver solver, CancellationToken stop)
     {
-        var today = Today.ByThe(clock);
-        var view = BenchEndpoints.Rebuild(plan.Text, plan.Choices, about.Profile, about.Home, about.Practice, today, block: plan.Block);
-        if (!wholeWeek || WeekEndpoints.Solved(view, plan.Choices, about, solver, stop) is not { } changes)
+        var view = Rebuilt(plan.Choices);
+        var choices = plan.Choices;
+        var programme = new WrittenProgramme([.. view.Sessions.Select(s => new WrittenSession(s.Title, [.. s.Lines.Select(l => l.Written)]))]);
+        if (form.WholeWeek && WeekEndpoints.Solved(view, choices, about, solver, stop) is { IsEmpty: false } changes)
         {
-            return (view, plan.Choices);
+            choices = LineChanges.On(choices, changes, programme);
         }
 
-        var programme = new WrittenProgramme([.. view.Sessions.Select(s => new WrittenSession(s.Title, [.. s.Lines.Select(l => l.Written)]))]);
-        var choices = LineChanges.On(plan.Choices, changes, programme);
-        return (BenchEndpoints.Rebuild(plan.Text, choices, about.Profile, about.Home, about.Practice, today, block: plan.Block), choices);
+        if (form.FitMinutes && about.Profile.SessionMinutes is { } minutes)
+        {
+            choices = Fitted(choices, programme, about, minutes, Today.ByThe(clock));
+        }
+
+        return choices == plan.Choices ? (view, choices) : (Rebuilt(choices), choices);
+
+        BenchView Rebuilt(ImmutableArray<LineChoice> by) =>
+            BenchEndpoints.Rebuild(plan.Text, by, about.Profile, about.Home, about.Practice, Today.ByThe(clock), block: plan.Block);
+    }
+
+    private static ImmutableArray<LineChoice> Fitted(
+        ImmutableArray<LineChoice> choices, WrittenProgramme programme, Case about, int minutes, DateOnly today)
+    {
+        var rebuild = new SessionRebuild(about.Profile, about.Home, Catalogue.Shipped, about.Rules, today, programme, about.Practice);
+        foreach (var session in programme.Sessions)
+        {
+            var before = choices;
+            var shrunk = ShrinkToFit.Into(
+                Duration.FromMinutes(minutes), rebuild.Rebuild(session, before), about.Rules.ShrinkOrder, about.Home, Catalogue.Shipped,
+                with => rebuild.Rebuild(session, LineChanges.On(before, with, programme)));
+            choices = LineChanges.On(before, shrunk.Changes, programme);
+        }
+
+        return choices;
     }
 }

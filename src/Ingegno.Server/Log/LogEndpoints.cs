@@ -113,7 +113,7 @@ internal static class LogEndpoints
             return null;
         }
 
-        var plan = await plans.FindAsync(coach, id);
+        var plan = (await plans.FindAsync(coach, id)).At(about.Place.Id);
         var sets = await logs.OfClientAsync(coach, id);
         var today = Today.ByThe(clock);
         return new(NextSteps.For(about.Profile, about.Home, about.Rules, plan.Value, sets, today), plan, today);

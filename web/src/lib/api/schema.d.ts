@@ -2513,6 +2513,8 @@ export interface components {
         MoveForm: {
             /** @description All lines of the week are fitted together; what was chosen by hand stays. */
             wholeWeek: boolean;
+            /** @description A session that is too long is made to fit the client's minutes, in the order of the house. */
+            fitMinutes: boolean;
             /** @description Keep the result as the client's plan. */
             save: boolean;
             /**
@@ -2780,6 +2782,11 @@ export interface components {
             /** Format: date-time */
             savedAt: null | string;
             block: null | components["schemas"]["Block"];
+            /** @description Place the sessions are made for; null in plans saved before places had their own. */
+            place: null | string;
+            placeName: string;
+            /** @description The client's other places. */
+            elsewhere: components["schemas"]["PlannedPlace"][];
         };
         /** @description What to save, and the version it was made on; 0 for a first save. */
         PlanForm: {
@@ -2818,6 +2825,13 @@ export interface components {
             prescription: null | components["schemas"]["Prescription"];
             /** @description Mobility work behind this line. */
             behind: components["schemas"]["GivenDrill"][];
+        };
+        /** @description The same programme rebuilt for another place: travel, work. */
+        PlannedPlace: {
+            /** @description Id of the place. */
+            place: string;
+            name: string;
+            sessions: components["schemas"]["PlannedSession"][];
         };
         /** @description One prescribed session of a saved plan. */
         PlannedSession: {
@@ -3851,6 +3865,11 @@ export interface components {
             consecutiveDays: number;
             /** Format: int32 */
             patternsLost: number;
+            /**
+             * Format: int32
+             * @description Ranges, one-limb work and grips that nothing has any more.
+             */
+            partsLost: number;
             /**
              * Format: int32
              * @description Sum of the places of the options taken: among equals the earlier ones win.

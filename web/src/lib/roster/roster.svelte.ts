@@ -16,6 +16,7 @@ export class Roster {
 	done = $state(0);
 	of = $state(0);
 	wholeWeek = $state(true);
+	fitMinutes = $state(false);
 	stop = $state.raw<AbortController | null>(null);
 
 	constructor(entries: RosterEntry[]) {
@@ -67,7 +68,12 @@ export class Roster {
 		return ask(
 			api.POST('/api/clients/{id}/move', {
 				params: { path: { id: row.entry.id } },
-				body: { wholeWeek: this.wholeWeek, save, version: save ? (row.view?.version ?? null) : null },
+				body: {
+					wholeWeek: this.wholeWeek,
+					fitMinutes: this.fitMinutes,
+					save,
+					version: save ? (row.view?.version ?? null) : null
+				},
 				signal
 			})
 		);

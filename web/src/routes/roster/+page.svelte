@@ -52,6 +52,10 @@
 			><input type="checkbox" class="checkbox checkbox-sm" bind:checked={roster.wholeWeek} /> fit each week as a
 			whole</label
 		>
+		<label class="flex items-center gap-2"
+			><input type="checkbox" class="checkbox checkbox-sm" bind:checked={roster.fitMinutes} /> keep to each one's
+			minutes</label
+		>
 		{#if roster.stop}
 			<button class="btn btn-sm" onclick={() => roster.stop?.abort()}>Stop</button>
 		{:else}

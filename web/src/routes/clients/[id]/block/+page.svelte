@@ -266,7 +266,7 @@
 								: ''}: fit {solved.outcome.after.fit}, less {solved.outcome.after.twice} for exercises done twice,
 							{solved.outcome.after.changeovers} for changeovers, {solved.outcome.after.outsideBands} for sets outside
 							their bands, {solved.outcome.after.consecutiveDays} for hard days running, {solved.outcome.after
-								.patternsLost} for movements lost.
+								.patternsLost} for movements and {solved.outcome.after.partsLost} for ranges, sides and grips lost.
 						</p>
 					</section>
 				{/if}

@@ -10,8 +10,13 @@
 	/** A day with less time: made to fit for today alone, the plan stays as it is. */
 	let today = $state.raw<{ session: number; minutes: number; view: ShrinkView } | null>(null);
 	let trouble = $state('');
+	/** Id of another place the plan is looked at for; null for the one in use. */
+	let elsewhere = $state<string | null>(null);
+	const there = $derived(plan.elsewhere.find((p) => p.place === elsewhere));
 	const sessions = $derived(
-		plan.sessions.map((s, i) => (today && today.session === i ? today.view.session : s))
+		there
+			? there.sessions
+			: plan.sessions.map((s, i) => (today && today.session === i ? today.view.session : s))
 	);
 
 	async function only(session: number, minutes: number) {
@@ -43,7 +48,18 @@
 	<h1 class="text-base-content text-[17px]">The sheet</h1>
 	<span>{plan.savedAt ? `as saved on ${shortDay(plan.savedAt.slice(0, 10))}` : ''}</span>
 	<span class="flex-1"></span>
-	{#if today}
+	{#if plan.elsewhere.length > 0}
+		<label class="flex items-center gap-2"
+			>At
+			<select class="select select-sm bg-base-100 w-40" bind:value={elsewhere}>
+				<option value={null}>{plan.placeName}</option>
+				{#each plan.elsewhere as place (place.place)}<option value={place.place}>{place.name}</option>{/each}
+			</select>
+		</label>
+	{/if}
+	{#if there}
+		<span></span>
+	{:else if today}
 		<span class="text-accent"
 			>{plan.sessions[today.session]?.title}, today only: {Math.round(today.view.session.length / 60)} minutes</span
 		>
@@ -94,7 +110,7 @@
 			class="bg-base-100 mx-auto my-6 w-[190mm] p-[10mm] text-[13px] print:m-0 print:w-auto print:bg-white print:p-0"
 		>
 			<header class="border-base-content mb-3 flex items-baseline justify-between border-b-2 pb-1">
-				<h2 class="text-2xl">{profile.name}</h2>
+				<h2 class="text-2xl">{profile.name}{there ? `, ${there.name}` : ''}</h2>
 				<span>{plan.savedAt ? shortDay(plan.savedAt.slice(0, 10)) : ''}</span>
 			</header>
 			{#each sessions as session, s (s)}
@@ -102,11 +118,11 @@
 					<h3 class="mb-1 text-lg">
 						{session.title}
 						<span class="text-soft font-sans text-[13px] font-normal print:text-black"
-							>{today?.session === s ? 'today only, ' : ''}about {Math.round(session.length / 60)} minutes with
-							warm-up and cool-down</span
+							>{!there && today?.session === s ? 'today only, ' : ''}about {Math.round(session.length / 60)} minutes
+							with warm-up and cool-down</span
 						>
 					</h3>
-					{#if today?.session === s}
+					{#if !there && today?.session === s}
 						<p class="text-[12px]">
 							{#if !today.view.fits}Shorter it does not get: the main work alone takes that long.{/if}
 							{today.view.steps.join(' ')}
@@ -135,7 +151,7 @@
 						<tbody>
 							{#each session.lines as line (line.line)}
 								<tr class="border-base-300 break-inside-avoid border-b align-top">
-									{#if stopped.has(line.line)}
+									{#if !there && stopped.has(line.line)}
 										<td class="py-1">{line.tag}</td>
 										<td class="py-1" colspan="3">
 											<b class="font-display text-[15px]"><s>{line.prescription?.name ?? line.written}</s></b>
