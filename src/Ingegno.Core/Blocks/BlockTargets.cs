@@ -82,5 +82,7 @@ public static class BlockTargets
 
     /// <summary>The bouts of a rest-pause are one set and stay.</summary>
     private static Prescription Fewer(Prescription line, WeekKind kind) =>
-        line.Form == SetForm.RestPause ? line : line with { Counts = line.Counts[..BlockCalendar.Sets(line.Counts.Length, kind)] };
+        line.Form == SetForm.RestPause
+            ? line
+            : line with { Counts = line.Counts[..BlockCalendar.Sets(line.Counts.Length, kind)], OptionalSets = 0 };
 }

@@ -9,7 +9,7 @@ public static class CountWords
     {
         string side = line.PerSide ? line.Alternating ? " a side, alternating" : " a side" : "";
         string counts = line.Counts.Distinct().Count() == 1 ? $"{line.Counts[0]}" : string.Join('/', line.Counts);
-        int sets = line.Counts.Length;
+        string sets = line.OptionalSets > 0 ? $"{line.Counts.Length - line.OptionalSets} to {line.Counts.Length}" : $"{line.Counts.Length}";
         return line switch
         {
             { Form: SetForm.RestPause } => $"{line.Counts.Sum()}{side} in all: {string.Join(" + ", line.Counts)}",

@@ -33,6 +33,11 @@ public sealed record Prescription
     /// <summary>Count per set, per side where <see cref="PerSide"/>.</summary>
     public required ImmutableArray<int> Counts { get; init; }
 
+    /// <summary>
+    /// Of the sets the last so many are left to the day: done where the one before was whole and left what was planned. The log tells which.
+    /// </summary>
+    public int OptionalSets { get; init; }
+
     /// <summary>Upper end to climb to before the load goes up.</summary>
     public required int TopOfRange { get; init; }
 

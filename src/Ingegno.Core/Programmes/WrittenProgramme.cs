@@ -37,6 +37,9 @@ public sealed record WrittenLine
     /// <summary>One entry a set; never empty.</summary>
     public required ImmutableArray<SetTarget> Sets { get; init; }
 
+    /// <summary>Of the sets the last so many are left to the day: one of "2-3 x 10".</summary>
+    public int OptionalSets { get; init; }
+
     public Intensity Intensity { get; init; } = Intensity.NotWritten;
 
     public Tempo? Tempo { get; init; }

@@ -118,14 +118,14 @@ public static class NextStep
 
     private static Step? Short(Prescription line, SetLog[] last)
     {
-        if (last.Length < line.Counts.Length)
+        if (last.Length < line.Counts.Length - line.OptionalSets)
         {
             return new Step(
                 StepKind.Hold, $"The same again: {last.Length} of {line.Counts.Length} sets were done.",
                 [], line);
         }
 
-        int missed = Enumerable.Range(0, line.Counts.Length).Sum(i => Math.Max(0, line.Counts[i] - last[i].Repetitions));
+        int missed = Enumerable.Range(0, Math.Min(last.Length, line.Counts.Length)).Sum(i => Math.Max(0, line.Counts[i] - last[i].Repetitions));
         return missed > 0
             ? new Step(StepKind.Hold, $"The same again: {missed} {Plural(missed, "repetition")} short of {line.CountInWords}.", [], line)
             : null;

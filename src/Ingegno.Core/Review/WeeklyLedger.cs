@@ -7,8 +7,9 @@ using Ingegno.Core.Quantities;
 namespace Ingegno.Core.Review;
 
 /// <summary>Weekly effective sets of a muscle group in the gym and at home, and the band they should lie in.</summary>
+/// <param name="DaysApart">Most days from one session that trains it to the next, week after week; null where the days are not known or nothing trains it.</param>
 /// <param name="Least">Null where no band applies: the gym did not train it, or it is not counted towards size.</param>
-public sealed record MuscleRow(MuscleGroup Group, double Gym, double Home, double? Least, double? Most);
+public sealed record MuscleRow(MuscleGroup Group, double Gym, double Home, double? Least, double? Most, int? DaysApart = null);
 
 /// <summary>Weekly effective sets of a pattern, and which ranges it is hardest in.</summary>
 public sealed record PatternRow(
@@ -55,7 +56,8 @@ public sealed record WeeklyLedger(
             .Select(c => c.Key).ToHashSet();
         return new(
             [.. Enum.GetValues<MuscleGroup>()
-                .Select(g => Row(g, gymSets.GetValueOrDefault(g), homeSets.GetValueOrDefault(g), chosenFor.Contains(g), client.Goal))
+                .Select(g => Row(g, gymSets.GetValueOrDefault(g), homeSets.GetValueOrDefault(g), chosenFor.Contains(g), client.Goal)
+                    with { DaysApart = DaysApart(week, g, client) })
                 .Where(r => r.Gym > 0 || r.Home > 0)],
             [.. Enum.GetValues<Pattern>().Select(p => Row(p, gym, home)).Where(r => r.Gym > 0 || r.Home > 0)],
             [
@@ -70,6 +72,15 @@ public sealed record WeeklyLedger(
         lines.SelectMany(l => MuscleGroups.CountsOf(l.Exercise.Muscles).Select(c => (c.Key, Sets: c.Value * l.EffectiveSets)))
             .GroupBy(c => c.Key)
             .ToDictionary(g => g.Key, g => g.Sum(c => c.Sets));
+
+    /// <summary>A session trains a muscle from one set that counts.</summary>
+    private static int? DaysApart(IReadOnlyList<TrainedSession> week, MuscleGroup group, ClientProfile client)
+    {
+        int[] days = [.. client.Days.Distinct().Select(d => ((int)d + 6) % 7).Order()];
+        int[] trained = days.Length < week.Count ? [] :
+            [.. Enumerable.Range(0, week.Count).Where(i => ByGroup(week[i].Home).GetValueOrDefault(group) >= 1).Select(i => days[i])];
+        return trained.Length == 0 ? null : trained.Select((day, i) => i + 1 < trained.Length ? trained[i + 1] - day : trained[0] + 7 - day).Max();
+    }
 
     private static MuscleRow Row(MuscleGroup group, double gym, double home, bool chosenFor, Goal goal) =>
         !Counted.Contains(group) || !chosenFor || gym <= 0 ? new(group, gym, home, null, null)

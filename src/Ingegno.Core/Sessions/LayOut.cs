@@ -20,10 +20,7 @@ public static class LayOut
         foreach (var line in lines)
         {
             var exercise = catalogue[line.Exercise];
-            if (home.Kit.FirstOrDefault(k => k.Id == line.Kit) is { } item)
-            {
-                things.Add((item.Name, SettingOf(line.LoadInWords)));
-            }
+            things.AddRange(UsedThings.Of(line, home).Select(u => (u.Item.Name, u.Setting.Length > 0 ? u.Setting : null)));
 
             foreach (var support in line.Supports)
             {
@@ -49,12 +46,5 @@ public static class LayOut
         }
 
         return [.. things.GroupBy(t => t.Thing).Select(g => new LaidOut(g.Key, [.. g.Select(t => t.Setting).OfType<string>().Distinct()]))];
-    }
-
-    /// <summary>Load words without the name of the thing: "7.4 kg on the back: 3 big bottles + 2 books".</summary>
-    private static string? SettingOf(string words)
-    {
-        int colon = words.LastIndexOf(": ", StringComparison.Ordinal);
-        return colon < 0 ? null : words[(colon + 2)..];
     }
 }

@@ -52,7 +52,8 @@ public sealed record SetUpNeeds(ImmutableArray<SetThing> Things, bool FloorSlide
     }
 
     private static IEnumerable<SetThing> Kit(Prescription line, Home home) =>
-        home.Kit.FirstOrDefault(k => k.Id == line.Kit) is { } item && item switch
+        from used in UsedThings.Of(line, home)
+        let kind = used.Item switch
         {
             // Weights that are what they are stand side by side, and so do two bands.
             FixedWeights => null,
@@ -60,9 +61,9 @@ public sealed record SetUpNeeds(ImmutableArray<SetThing> Things, bool FloorSlide
             Vessels { Count: > 1 } => null,
             Container => SetKind.Packed,
             _ => (SetKind?)SetKind.Adjusted,
-        } is { } kind
-            ? [new SetThing(item.Id, item.Name, line.LoadInWords, line.Load, kind)]
-            : [];
+        }
+        where kind is not null
+        select new SetThing(used.Item.Id, used.Item.Name, used.Setting, line.Load, kind.Value);
 
     private static IEnumerable<SetThing> Fixtures(Prescription line, Home home) =>
         from support in line.Supports

@@ -22,6 +22,7 @@ internal static class Prescribing
             Name = exercise.Name,
             Count = dose is null ? UncomputedCount.KindOf(exercise, line) : KindOf(dose, line),
             Counts = dose?.Repetitions ?? UncomputedCount.Of(exercise, line),
+            OptionalSets = Math.Max(0, Math.Min(line.OptionalSets, (dose?.Repetitions.Length ?? line.Sets.Length) - 1)),
             TopOfRange = dose is null ? UncomputedCount.TopOf(exercise, line) : TopOf(dose, line),
             PerSide = exercise.Sides == Sides.OneAtATime || line.PerSide,
             Load = rung.Load,
@@ -40,7 +41,7 @@ internal static class Prescribing
             Supports = [.. candidate.SetUp.Placed.Where(p => p.Fixture.Kind != Homes.FixtureKind.Wall).SelectMany(Supporting)],
             Placement = [.. candidate.SetUp.Placed.Where(p => p.Fixture.Kind != Homes.FixtureKind.Wall).Select(PlacementInWords), .. FeetInWords(candidate.SetUp)],
             SetUp = exercise.SetUp,
-            Cues = [.. Told(dose, exercise), .. exercise.Cues, .. Shifted(written, exercise), .. candidate.Leanings.Select(l => l.Cue).OfType<string>(), .. FormFirst(line)],
+            Cues = [.. Told(dose, exercise), .. exercise.Cues, .. Shifted(written, exercise), .. candidate.Leanings.Select(l => l.Cue).OfType<string>(), .. FormFirst(line), .. LeftToTheDay(line)],
             Cautions = exercise.Cautions,
         };
     }
@@ -63,6 +64,14 @@ internal static class Prescribing
         if (EmphasisChoice.For(written, exercise) is { } emphasis)
         {
             yield return written.IsSlot ? emphasis.Change : $"{emphasis.Change}: nearer to the {char.ToLowerInvariant(written.Name[0])}{written.Name[1..]}";
+        }
+    }
+
+    private static IEnumerable<string> LeftToTheDay(WrittenLine line)
+    {
+        if (line.OptionalSets > 0)
+        {
+            yield return "The last set only if the one before was whole and easy enough; write down what you did";
         }
     }
 

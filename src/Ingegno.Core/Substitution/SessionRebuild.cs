@@ -93,6 +93,8 @@ public sealed class SessionRebuild
             }
         }
 
+        // Doses worked out with their partners may pack the bag another way.
+        Regroup(lines, [.. lines.Select(l => l.Chosen is null ? null : new LineChoice(l.Written.Number, l.Written.Text, Group: l.Group ?? ""))]);
         return Whole(session.Title, lines.ToImmutable());
 
         LineCase CaseOf(int place) => new(session.Lines[place], session, place == 0, _choices.For(session.Lines[place], choices), asked);
@@ -114,7 +116,7 @@ public sealed class SessionRebuild
             line.Chosen is { } chosen ? NeedsOf(chosen.Prescription) : null))]);
         for (int i = 0; i < lines.Count; i++)
         {
-            lines[i] = lines[i] with { Group = groups[i].Group, Moved = groups[i].Why };
+            lines[i] = lines[i] with { Group = groups[i].Group, Moved = groups[i].Why ?? lines[i].Moved };
         }
     }
 

@@ -31,7 +31,11 @@ internal abstract record LinePart
 }
 
 /// <summary>The sets of a line, before their bounds are checked.</summary>
-internal sealed record SetsRead(int? Sets, ImmutableArray<SetTarget> Targets, double? Reserve = null);
+internal sealed record SetsRead(int? Sets, ImmutableArray<SetTarget> Targets, double? Reserve = null)
+{
+    /// <summary>Of the sets, those that are left to the day: one of "2-3 x 10".</summary>
+    public int Optional { get; init; }
+}
 
 /// <summary>
 /// The grammar of one programme line after its exercise name: sets and repetitions, then load, effort, tempo and rest
@@ -96,12 +100,19 @@ internal static class LineGrammar
         _ => CountKind.Seconds,
     };
 
-    /// <summary>"4 x 6", "3 x 8-12", "3 x 10/10/8", "3 sets of 8", "10/10/8".</summary>
+    /// <summary>"4 x 6", "2-3 x 10", "3 x 8-12", "3 x 10/10/8", "3 sets of 8", "10/10/8".</summary>
     internal static readonly TokenListParser<ProgrammeToken, SetsRead> Sets =
-        (from sets in Count
+        (from fewest in Count
+         from dash in Token.EqualTo(ProgrammeToken.Dash)
+         from most in Count
+         from rounds in Maybe(Word("rounds", "sets"))
+         from times in Token.EqualTo(ProgrammeToken.Times).Or(Word("of").Select(_ => default(Token<ProgrammeToken>)))
+         from targets in Targets
+         select new SetsRead(Math.Max(fewest, most), targets) { Optional = Math.Abs(most - fewest) }).Try()
+        .Or((from sets in Count
          from times in Token.EqualTo(ProgrammeToken.Times)
          from until in Until
-         select new SetsRead(sets, [until.Target], until.Reserve)).Try()
+         select new SetsRead(sets, [until.Target], until.Reserve)).Try())
         .Or((from sets in Count
              from times in Token.EqualTo(ProgrammeToken.Times)
              from targets in Targets

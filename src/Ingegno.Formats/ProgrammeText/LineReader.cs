@@ -81,6 +81,7 @@ internal static class LineReader
             ExerciseName = name,
             Exercise = catalogue.Named(name)?.Id,
             Sets = SetsOf(sets, Place(at.Sets, at.Parts - 1), problems),
+            OptionalSets = Math.Clamp(sets.Optional, 0, 10),
             Intensity = new Intensity(Reserve: sets.Reserve is >= 0 and <= 9 ? sets.Reserve : null),
         };
         if (Meant(name, catalogue) is { } doubt)

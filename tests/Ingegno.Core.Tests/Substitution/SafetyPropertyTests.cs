@@ -17,7 +17,7 @@ namespace Ingegno.Core.Tests.Substitution;
 /// </summary>
 public class SafetyPropertyTests
 {
-    private static readonly Exercise[] Written = [.. Catalogue.Shipped.Exercises.Where(e => e.Setting != Setting.Home)];
+    internal static readonly Exercise[] Written = [.. Catalogue.Shipped.Exercises.Where(e => e.Setting != Setting.Home)];
 
     private static readonly Gen<FixtureCheck?> Checks = Gen.Select(Gen.Int[0, 4], Gen.Int[0, 200], (kind, ago) => kind switch
     {
@@ -32,7 +32,7 @@ public class SafetyPropertyTests
         (kind, height, count, check, bears, id) =>
             People.Fixture(kind, height / 100.0, count, check, bears < 20 ? null : bears) with { Id = $"{kind}-{id}" });
 
-    private static readonly Gen<Home> Homes = Gen.Select(
+    internal static readonly Gen<Home> Homes = Gen.Select(
         Gen.Int[160, 300], Gen.Int[100, 400], Gen.Bool, Gen.Bool, Fixtures.Array[0, 5], Gen.Int[0, 2], Gen.Int[0, 20],
         (headroom, floor, slides, below, fixtures, handles, plates) => new Home
         {
@@ -52,7 +52,7 @@ public class SafetyPropertyTests
             ],
         });
 
-    private static readonly Gen<ClientProfile> Clients = Gen.Select(
+    internal static readonly Gen<ClientProfile> Clients = Gen.Select(
         Gen.Enum<Level>(), Gen.Enum<Sex>(), Gen.Int[45, 130], Gen.Int[150, 200], Gen.Enum<Joint>(), Gen.Int[0, 10], Gen.Enum<Screen>(),
         (level, sex, mass, stature, joint, pain, screen) => People.Man with
         {
@@ -66,7 +66,7 @@ public class SafetyPropertyTests
         });
 
     /// <summary>Rules a generated practice works by: sides of the schools and bans.</summary>
-    private static readonly Gen<HouseRules> Rules = Gen.Select(
+    internal static readonly Gen<HouseRules> Rules = Gen.Select(
         Gen.Enum<Teaching>().Array[0, 4], Gen.Enum<ExerciseAttribute>().Array[0, 2],
         (sides, bans) => HouseRules.Default with { Teachings = [.. sides], Bans = [.. bans.Select(b => new Ban(null, b, "generated"))] });
 
@@ -97,7 +97,7 @@ public class SafetyPropertyTests
         });
 
     /// <summary>The rules read anew from the catalogue data and the prescription's own words.</summary>
-    private static IEnumerable<string> Breaches(Prescription given, ClientProfile client, Home home)
+    internal static IEnumerable<string> Breaches(Prescription given, ClientProfile client, Home home)
     {
         var exercise = Catalogue.Shipped[given.Exercise];
         double stature = client.Stature.Metres;
@@ -148,7 +148,7 @@ public class SafetyPropertyTests
     }
 
     /// <summary>House rules, bans and the health screen, each read anew from what the side says.</summary>
-    private static IEnumerable<string> RuleBreaches(Exercise e, ClientProfile client, HouseRules rules)
+    internal static IEnumerable<string> RuleBreaches(Exercise e, ClientProfile client, HouseRules rules)
     {
         bool Side(Teaching usual, Teaching other) =>
             rules.Teachings.Where(t => t == usual || t == other).Select(t => t == other).FirstOrDefault();

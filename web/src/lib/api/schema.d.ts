@@ -2596,6 +2596,11 @@ export interface components {
             least: null | number;
             /** Format: double */
             most: null | number;
+            /**
+             * Format: int32
+             * @description Most days from one session that trains it to the next, week after week; null where the days are not known or nothing trains it.
+             */
+            daysApart: null | number;
         };
         /** @description How much each muscle works in an exercise: 1 for a prime mover, less for a helper. Never empty, never negative. */
         MuscleShares: {
@@ -2930,6 +2935,11 @@ export interface components {
             count: components["schemas"]["CountKind"];
             /** @description Count per set, per side where bool Prescription.PerSide. */
             counts: number[];
+            /**
+             * Format: int32
+             * @description Of the sets the last so many are left to the day: done where the one before was whole and left what was planned. The log tells which.
+             */
+            optionalSets: number;
             /**
              * Format: int32
              * @description Upper end to climb to before the load goes up.
@@ -3949,6 +3959,11 @@ export interface components {
             exercise: null | string;
             /** @description One entry a set; never empty. */
             sets: components["schemas"]["SetTarget"][];
+            /**
+             * Format: int32
+             * @description Of the sets the last so many are left to the day: one of "2-3 x 10".
+             */
+            optionalSets: number;
             intensity: components["schemas"]["Intensity"];
             tempo: null | components["schemas"]["Tempo"];
             rest: null | components["schemas"]["Duration"];

@@ -29,6 +29,7 @@
 	async function done() {
 		clearTimeout(timer);
 		if (text !== bench.text) await bench.retype(text);
+		else if (bench.busy) await bench.rebuild();
 		if (bench.view.sessions.length > 0) ondone();
 	}
 

@@ -10,7 +10,7 @@
 
 	const LEFT = 112;
 	const WIDTH = 526;
-	const RIGHT = 76;
+	const RIGHT = 128;
 	const ROW = 18;
 	const TOP = 20;
 	const rows = $derived(ledger.muscles);
@@ -26,7 +26,10 @@
 	class="block w-full max-w-[640px]"
 	role="img"
 	aria-label="Effective sets a week, gym and home: {rows
-		.map((r) => `${named(r.group)} ${one(r.gym)} and ${one(r.home)}`)
+		.map(
+			(r) =>
+				`${named(r.group)} ${one(r.gym)} and ${one(r.home)}${r.daysApart ? `, at most ${r.daysApart} days apart` : ''}`
+		)
 		.join(', ')}"
 >
 	{#each ticks as tick (tick)}
@@ -79,7 +82,8 @@
 			y={y + 13}
 			text-anchor="end"
 			class={short ? 'fill-accent text-[12px] font-semibold' : 'fill-base-content text-[12px]'}
-			><tspan>{one(row.home)}</tspan><tspan class="fill-soft font-normal">{` of ${one(row.gym)}`}</tspan
+			><tspan>{one(row.home)}</tspan><tspan class="fill-soft font-normal"
+				>{` of ${one(row.gym)}${row.daysApart ? `, every ${row.daysApart} d` : ''}`}</tspan
 			></text
 		>
 	{/each}
