@@ -96,3 +96,16 @@ test('a budget is spent on what serves the week most', async ({ page }) => {
 	await unlocks.getByRole('button', { name: 'what to take?' }).click();
 	await expect(unlocks.getByText(/worth \d+ together/)).toBeVisible();
 });
+
+test('the week is shown over other days muscle by muscle, taken, and taken back', async ({ page }) => {
+	await signIn(page);
+	await open(page, 'Tomas Brevik', 'Block');
+	const spread = page.getByRole('region', { name: 'The week over other days' });
+	await spread.getByRole('button', { name: '4 days' }).click();
+	await expect(spread.getByRole('table')).toContainText('sets and times a week');
+	await spread.getByRole('button', { name: 'Take it' }).click();
+	await expect(page.getByRole('region', { name: 'Day 4' })).toBeVisible();
+	await page.keyboard.press('z');
+	await expect(page.getByRole('region', { name: 'Day 4' })).toHaveCount(0);
+	await expect(page.getByRole('region', { name: 'Monday, upper' })).toBeVisible();
+});

@@ -266,9 +266,12 @@ public sealed class SessionRebuild
         IEnumerable<Candidate> EasierHere(Func<Exercise, bool> among) =>
             _search.For(written, intent, role, _ => DoseWish.None, among, worthNaming: 0).Candidates;
 
+        // What another line of the session is for is no help for this one.
+        bool IsDoneAnyway(string id) => used.Contains(id) || about.Session.Lines.Any(l => l.Number != line.Number && l.Exercise == id);
+
         bool IsAsked(string id) => id == choice?.Exercise || id == about.Keep || about.Asked.Contains(id);
 
-        Candidate[] added = chosen is null || choice is { Alone: true } ? [] : [.. AddedTo(written, intent, role, chosen)];
+        Candidate[] added = chosen is null || choice is { Alone: true } ? [] : [.. AddedTo(written, intent, role, chosen, IsDoneAnyway)];
         var described = Describe(line, written, role, intent, found, chosen, byHand is not null, about.Asked);
         return described with
         {
@@ -302,10 +305,10 @@ public sealed class SessionRebuild
             : string.Create(CultureInfo.InvariantCulture, $"{thing.Item}, {price.Cost:0.##} {_practice.Currency}");
     }
 
-    private IReadOnlyList<Candidate> AddedTo(Exercise written, Intent? intent, Role role, Candidate chosen) =>
+    private IReadOnlyList<Candidate> AddedTo(Exercise written, Intent? intent, Role role, Candidate chosen, Func<string, bool> isDoneAnyway) =>
         Pairs.Wanted(written, chosen)
             ? Pairs.Added(
-                written, chosen, _search.For(written, intent, role, _ => DoseWish.None, e => Pairs.MayHelp(written, e), worthNaming: 0, wanted: Pairs.Looked).Candidates)
+                written, chosen, _search.For(written, intent, role, _ => DoseWish.None, e => Pairs.MayHelp(written, e) && !isDoneAnyway(e.Id), worthNaming: 0, wanted: Pairs.Looked).Candidates)
             : [];
 
     private LineCloseness ClosenessOf(Exercise written, Intent intent, Candidate chosen)

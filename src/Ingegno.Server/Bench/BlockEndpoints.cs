@@ -20,12 +20,17 @@ public sealed record BlockView(ImmutableArray<BlockWeek> Weeks, ImmutableArray<L
 /// <param name="Text">In the notation of written programmes; its lines are slots of intent.</param>
 public sealed record TemplateOffer(string Id, string Name, string Words, int Sessions, string Text, Block Block);
 
+/// <summary>A week to be trained on other days.</summary>
+/// <param name="Sessions">1 to 6; not asked where every second day is trained.</param>
+public sealed record SpreadForm(string Text, int Sessions, bool EverySecondDay);
+
 /// <summary>Weeks ahead, and programmes for those who have none.</summary>
 internal static class BlockEndpoints
 {
     internal static void MapBlock(this RouteGroupBuilder api)
     {
         api.MapPost("/clients/{id}/block", LayOutAsync).WithName("layOutBlock");
+        api.MapPost("/clients/{id}/spread", SpreadAsync).WithName("spreadWeek");
         api.MapGet("/clients/{id}/templates", TemplatesAsync).WithName("listTemplates");
     }
 
@@ -55,6 +60,25 @@ internal static class BlockEndpoints
         var weeks = BlockCalendar.Of(block, about.Profile, sessions.Length);
         return TypedResults.Ok(new BlockView(weeks, BlockTargets.Of(
             sessions, block, weeks, about.Profile, new PreparedHome(about.Home, today), Catalogue.Shipped, rebuild.Anchors, about.Rules)));
+    }
+
+    private static async Task<Results<Ok<SpreadOutcome>, ValidationProblem, ProblemHttpResult>> SpreadAsync(
+        string id, SpreadForm form, ClaimsPrincipal user, Cases cases)
+    {
+        if (await cases.FindAsync(user.CoachId(), id) is not { } about)
+        {
+            return Answers.Missing("client");
+        }
+
+        if (!form.EverySecondDay && form.Sessions is < 1 or > SpreadWeek.MostSessions)
+        {
+            return Answers.Invalid([new("sessions", $"Spread the week over 1 to {SpreadWeek.MostSessions} sessions, or over every second day.")]);
+        }
+
+        var read = ProgrammeReader.Read(form.Text, Catalogue.Shipped, about.Profile.Unit);
+        return read.Programme.Sessions.IsEmpty
+            ? Answers.Invalid([new("text", "Nothing is written yet: there is nothing to spread.")])
+            : TypedResults.Ok(SpreadWeek.Over(read.Programme, form.Sessions, form.EverySecondDay, about.Profile, Catalogue.Shipped));
     }
 
     private static async Task<Results<Ok<ImmutableArray<TemplateOffer>>, ProblemHttpResult>> TemplatesAsync(

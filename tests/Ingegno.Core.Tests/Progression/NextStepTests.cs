@@ -46,6 +46,23 @@ public class NextStepTests
     [Fact]
     public void Nothing_logged_is_no_step() => Next(Prescribed(40), Handles(40, 44)).ShouldBeNull();
 
+    /// <summary>One good day is no two sessions running, however small the step (2-for-2, Haff and Triplett; from memory).</summary>
+    [Fact]
+    public void A_small_step_is_never_earned_in_one_session()
+    {
+        Next(Prescribed(40), Handles(40, 42), Session(0, 40, [12, 12, 12]))!.Kind.ShouldBe(StepKind.Hold);
+        Next(Prescribed(40), Handles(40, 42), Session(7, 40, [12, 12, 12]), Session(0, 40, [12, 12, 12]))!.Kind.ShouldBe(StepKind.Load);
+    }
+
+    [Fact]
+    public void A_last_set_left_to_the_day_is_not_missed()
+    {
+        var line = Prescribed(40) with { OptionalSets = 1 };
+        line.CountInWords.ShouldBe("2 to 3 x 8");
+        Next(line, Handles(40), Session(0, 40, [8, 8]))!.Kind.ShouldBe(StepKind.Repetitions);
+        Next(Prescribed(40), Handles(40), Session(0, 40, [8, 8]))!.Kind.ShouldBe(StepKind.Hold);
+    }
+
     /// <summary>Pain bands of Thomee 1997, Phys Ther 77:1690-1703 (from memory): to 2 carry on, 3-5 hold, over 5 stop.</summary>
     [Theory]
     [InlineData(6, StepKind.Stop)]

@@ -292,6 +292,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/spread": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["spreadWeek"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/templates": {
         parameters: {
             query?: never;
@@ -3514,6 +3530,36 @@ export interface components {
             /** Format: int32 */
             pain: number;
         };
+        /** @description A week to be trained on other days. */
+        SpreadForm: {
+            text: string;
+            /**
+             * Format: int32
+             * @description 1 to 6; not asked where every second day is trained.
+             */
+            sessions: number;
+            everySecondDay: boolean;
+        };
+        /** @description Weekly sets of a muscle before and after, and how often it is trained. */
+        SpreadMuscle: {
+            group: components["schemas"]["MuscleGroup"];
+            /** Format: double */
+            setsBefore: number;
+            /** Format: int32 */
+            timesBefore: number;
+            /** Format: double */
+            setsAfter: number;
+            /** Format: double */
+            timesAfter: number;
+        };
+        /** @description A week over other days. */
+        SpreadOutcome: {
+            /** @description In the notation of written programmes. */
+            text: string;
+            muscles: components["schemas"]["SpreadMuscle"][];
+            /** @description Muscles that still come twice within 48 hours; empty where none does. */
+            crowded: components["schemas"]["MuscleGroup"][];
+        };
         SseItemOfReading: {
             data: components["schemas"]["Reading"];
             eventType: null | string;
@@ -4716,6 +4762,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BlockView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    spreadWeek: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpreadForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpreadOutcome"];
                 };
             };
             /** @description Bad Request */

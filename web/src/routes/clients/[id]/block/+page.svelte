@@ -10,6 +10,7 @@
 	import Ledger from '$lib/block/Ledger.svelte';
 	import Patterns from '$lib/block/Patterns.svelte';
 	import PhaseEditor from '$lib/block/PhaseEditor.svelte';
+	import SpreadWeek from '$lib/block/SpreadWeek.svelte';
 	import UnlockList from '$lib/block/UnlockList.svelte';
 	import { Unlocks } from '$lib/block/unlocks.svelte';
 	import WeekGrid from '$lib/block/WeekGrid.svelte';
@@ -204,6 +205,7 @@
 					Filled: work. Ruled: rest. Grey: warm-up, setting up, changing over, cool-down. The post is the time
 					there is.
 				</p>
+				<SpreadWeek {bench} client={data.client.id} sessions={bench.view.sessions.length} />
 				<UnlockList
 					{unlocks}
 					onlook={() => unlocks.look(data.client.id, bench.text, bench.choices)}
