@@ -162,13 +162,21 @@ public sealed class WeekSolver : IWeekSolver
         {
             foreach (var quality in _week.Wanted)
             {
+                if (_week.Slots.Any(slot => slot.Options.All(o => o.Has.Contains(quality.Name))))
+                {
+                    continue;
+                }
+
+                // A clause, not a sum: it propagates from the first option that has it.
                 var lost = Model.NewBoolVar($"lost {quality.Name}");
-                var kept = LinearExpr.Sum(
-                    from i in Enumerable.Range(0, Takes.Length)
-                    from o in Enumerable.Range(0, Takes[i].Length)
-                    where _week.Slots[i].Options[o].Has.Contains(quality.Name)
-                    select Takes[i][o]);
-                Model.Add(lost + kept >= 1);
+                Model.AddBoolOr(
+                [
+                    lost,
+                    .. from i in Enumerable.Range(0, Takes.Length)
+                       from o in Enumerable.Range(0, Takes[i].Length)
+                       where _week.Slots[i].Options[o].Has.Contains(quality.Name)
+                       select Takes[i][o],
+                ]);
                 _terms.Add(lost * (-(long)quality.Price * scale));
             }
         }

@@ -65,7 +65,17 @@ try {
 		await page.getByRole('button', { name: 'Keep this day' }).click();
 		await page.getByText('Kept for').waitFor();
 	});
-	await picture('block', at('Joost', 'block'), () => page.keyboard.press('w'));
+	await picture('block', at('Joost', 'block'), async () => {
+		await page.keyboard.press('w');
+		await page.getByRole('region', { name: 'The week as a whole' }).waitFor();
+	});
+	await picture('weeks', at('Runa', 'block?see=weeks'), async () => {
+		await page.locator('tbody button').nth(14).click();
+	});
+	await picture('roster', `${base}/roster`, async () => {
+		await page.keyboard.press('m');
+		await page.getByText('7 moved').waitFor();
+	});
 	await picture('lab', at('Maren', 'bench'), async () => {
 		await page.locator('[data-line]').nth(0).click();
 		await page.getByRole('link', { name: 'Try this set in the lab' }).click();
