@@ -110,9 +110,9 @@ internal static class LineGrammar
          from targets in Targets
          select new SetsRead(Math.Max(fewest, most), targets) { Optional = Math.Abs(most - fewest) }).Try()
         .Or((from sets in Count
-         from times in Token.EqualTo(ProgrammeToken.Times)
-         from until in Until
-         select new SetsRead(sets, [until.Target], until.Reserve)).Try())
+             from times in Token.EqualTo(ProgrammeToken.Times)
+             from until in Until
+             select new SetsRead(sets, [until.Target], until.Reserve)).Try())
         .Or((from sets in Count
              from times in Token.EqualTo(ProgrammeToken.Times)
              from targets in Targets
