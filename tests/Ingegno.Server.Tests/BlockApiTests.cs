@@ -155,4 +155,20 @@ public sealed class BlockApiTests(ServerHost host) : IClassFixture<ServerHost>
         basket["offers"]!.AsArray().Count.ShouldBeGreaterThan(1);
         (await coach.PostAsJsonAsync($"/api/clients/{id}/unlocks/basket", new { text, choices = None, budget = -1, tried }, Stop)).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
     }
+
+    /// <summary>Sixty lines, seven sessions for two days, five minutes: answered in words, never with an error of the server.</summary>
+    [Fact]
+    public async Task Weeks_nobody_could_train_are_answered_in_words()
+    {
+        var (coach, id, _) = await Of("Tomas");
+        string sixty = "Monday\n" + string.Join('\n', Enumerable.Range(0, 60).Select(i => i % 2 == 0 ? "Push-up 3 x 10 RPE 8, rest 60 s" : "Plank 2 x 30 s"));
+        string seven = string.Join("\n\n", Enumerable.Range(1, 7).Select(i => $"Session {i}\nPush-up 3 x 10 RPE 8, rest 60 s"));
+        var longest = await Json(await coach.PostAsJsonAsync($"/api/clients/{id}/week", new { text = sixty, choices = None }, Stop));
+        longest["obstacles"]!.AsArray().ShouldHaveSingleItem()!.GetValue<string>().ShouldContain("Cheapest");
+        var fitted = await Json(await coach.PostAsJsonAsync($"/api/clients/{id}/shrink", new { text = seven, choices = None, session = 0, minutes = 5 }, Stop));
+        fitted["fits"]!.GetValue<bool>().ShouldBeFalse();
+        var bench = await Json(await coach.PostAsJsonAsync($"/api/clients/{id}/bench", new { text = seven, choices = None }, Stop));
+        bench["review"]!["findings"]!.AsArray().ShouldContain(f => f!["sentence"]!.GetValue<string>() == "7 sessions are written, 2 days are there.");
+        (await coach.PostAsJsonAsync($"/api/clients/{id}/spread", new { text = seven, sessions = 9, everySecondDay = false }, Stop)).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+    }
 }

@@ -9,7 +9,7 @@ namespace Ingegno.Core.Review;
 internal static class BlockFindings
 {
     internal static IEnumerable<Finding> Of(ReviewedWeek week, Block? block) =>
-        [.. Phases(week, block), .. EasierWeeks(week, block), .. OneLevel(week)];
+        [.. Phases(week, block), .. EasierWeeks(week, block), .. OneLevel(week), .. Days(week, block)];
 
     private static IEnumerable<Finding> Phases(ReviewedWeek week, Block? block)
     {
@@ -64,6 +64,17 @@ internal static class BlockFindings
             Weeks = (phase.Weeks / pieces) + (i < phase.Weeks % pieces ? 1 : 0),
             EndsEasier = true,
         });
+    }
+
+    private static IEnumerable<Finding> Days(ReviewedWeek week, Block? block)
+    {
+        int days = week.Client.Days.Distinct().Count();
+        if (days > 0 && week.Sessions.Length > days && block is not { Rhythm: Rhythm.EverySecondDay })
+        {
+            yield return new Finding(
+                FindingKind.MoreSessionsThanDays, Severity.Mend, $"{week.Sessions.Length} sessions are written, {days} {(days == 1 ? "day is" : "days are")} there.",
+                "Two sessions on one day are one long session. Spread the week over the days there are, or add days to the client.", []);
+        }
     }
 
     private static IEnumerable<Finding> OneLevel(ReviewedWeek week)

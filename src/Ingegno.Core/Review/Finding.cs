@@ -32,6 +32,7 @@ public enum FindingKind
     NoPhases,
     NoEasierWeek,
     OneLevelForAll,
+    MoreSessionsThanDays,
 }
 
 /// <summary>How much a finding weighs.</summary>

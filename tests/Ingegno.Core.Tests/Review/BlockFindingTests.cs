@@ -66,4 +66,16 @@ public class BlockFindingTests
         Find(FindingKind.OneLevelForAll, new Block(), [.. SameOn(6), Member.Written("back-squat", 3, 12, Intensity.NotWritten) with { Number = 7 }]).ShouldBeNull();
         Find(FindingKind.OneLevelForAll, new Block(), [.. SameOn(6), Member.Written("back-squat", 3, 15) with { Number = 7 }]).ShouldBeNull();
     }
+
+    [Theory]
+    [InlineData(2, false)]
+    [InlineData(3, true)]
+    public void More_sessions_than_days_are_told(int sessions, bool found)
+    {
+        var client = People.Man with { Days = [DayOfWeek.Monday, DayOfWeek.Friday] };
+        ImmutableArray<TrainedSession> week = [.. Enumerable.Range(1, sessions).Select(i => new TrainedSession($"Day {i}", [], [], Duration.FromMinutes(30)))];
+        bool Told(Block block) => ProgrammeReview.Of(week, [], client, Catalogue.Shipped, block).Findings.Any(f => f.Kind == FindingKind.MoreSessionsThanDays);
+        Told(new Block()).ShouldBe(found);
+        Told(new Block { Rhythm = Rhythm.EverySecondDay }).ShouldBeFalse("sessions take turns");
+    }
 }

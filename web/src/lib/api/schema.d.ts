@@ -1587,7 +1587,7 @@ export interface components {
          * @description What the review looks for.
          * @enum {unknown}
          */
-        FindingKind: "patternLost" | "planeLost" | "rangeLost" | "oneLimbLost" | "gripLost" | "muscleLost" | "tooFewSets" | "tooManySets" | "piledUp" | "underTheLoadFloor" | "failureForBeginner" | "jumpContacts" | "conditioning" | "tooLong" | "tooManyRepetitions" | "restsMissing" | "allCircuit" | "exercisesMerged" | "noSteadiness" | "noPurpose" | "unbalanced" | "nothingPossible" | "noPhases" | "noEasierWeek" | "oneLevelForAll";
+        FindingKind: "patternLost" | "planeLost" | "rangeLost" | "oneLimbLost" | "gripLost" | "muscleLost" | "tooFewSets" | "tooManySets" | "piledUp" | "underTheLoadFloor" | "failureForBeginner" | "jumpContacts" | "conditioning" | "tooLong" | "tooManyRepetitions" | "restsMissing" | "allCircuit" | "exercisesMerged" | "noSteadiness" | "noPurpose" | "unbalanced" | "nothingPossible" | "noPhases" | "noEasierWeek" | "oneLevelForAll" | "moreSessionsThanDays";
         /** @description Finishing a set on an easier variation: seven full, four kneeling. Each is logged for itself. */
         Finish: {
             /** @description Catalogue id. */
