@@ -89,7 +89,7 @@ public sealed record WeeklyLedger(
 
     private static PatternRow Row(Pattern pattern, TrainedLine[] gym, TrainedLine[] home)
     {
-        return new(pattern, Sets(gym), Sets(home), Ranges(gym), Ranges(home));
+        return new(pattern, Sets(gym), Sets(home), Ranges([.. gym.Where(l => !l.Exercise.IsSlot)]), Ranges(home));
 
         double Sets(TrainedLine[] lines) => lines.Where(l => l.Exercise.Pattern == pattern).Sum(l => (double)l.Counts.Length);
 

@@ -3,7 +3,7 @@
 	import { plain } from '$lib/client/words';
 
 	/** Movements of the week: written sets in the gym and at home, and at which muscle length each is hardest. */
-	let { ledger }: { ledger: WeeklyLedger } = $props();
+	let { ledger, asked }: { ledger: WeeklyLedger; asked: string } = $props();
 
 	const RANGES = ['long', 'middle', 'short'] as const;
 </script>
@@ -12,7 +12,7 @@
 	<thead>
 		<tr class="text-soft text-left text-[11.5px]">
 			<th class="font-normal">movement</th>
-			<th class="w-14 text-right font-normal">gym</th>
+			<th class="w-14 text-right font-normal">{asked}</th>
 			<th class="w-14 text-right font-normal">home</th>
 			<th class="w-[150px] pl-4 font-normal">hardest</th>
 		</tr>

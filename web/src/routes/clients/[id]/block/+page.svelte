@@ -23,6 +23,12 @@
 	const bench = untrack(() => new Bench(data.client.id, data.plan));
 	const review = $derived(bench.view.review);
 	const findings = $derived(review.findings);
+	/** A template asks for movements; there is no gym week behind it. */
+	const asked = $derived(
+		bench.view.sessions.flatMap((s) => s.lines).every((l) => l.written.exercise?.startsWith('any-'))
+			? 'asked'
+			: 'gym'
+	);
 	const unlocks = new Unlocks();
 	let place = $state(0);
 	const at = $derived(Math.min(place, Math.max(0, findings.length - 1)));
@@ -222,12 +228,13 @@
 			>
 				<div class="flex items-baseline justify-between">
 					<h2 class="text-[15px]">Sets that count, by muscle</h2>
-					<span class="text-soft text-[11.5px]">post: gym; beam: home; green ground: where it should lie</span
+					<span class="text-soft text-[11.5px]"
+						>post: {asked}; beam: home; green ground: where it should lie</span
 					>
 				</div>
 				<Ledger ledger={review.ledger} />
 				<h2 class="mt-2 text-[15px]">Movements</h2>
-				<Patterns ledger={review.ledger} />
+				<Patterns ledger={review.ledger} {asked} />
 			</div>
 			<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 			<div class="min-h-0 overflow-auto" role="region" aria-label="Review" tabindex="0">
