@@ -73,12 +73,15 @@ test('the roster is moved with progress, worst fit first, and only those without
 	await page.keyboard.press('m');
 	await expect(page.getByText('7 moved')).toBeVisible();
 	const clients = page.getByRole('list', { name: 'Clients' }).getByRole('listitem');
+	// Those with something to look at by worst fit, then the others.
 	const fits = await clients
-		.locator('img, [role=img]')
+		.filter({ hasText: 'Save all the same' })
+		.getByRole('img')
 		.evaluateAll((rules) =>
 			rules.map((rule) => Number(/lowest ([\d.]+)/.exec(rule.getAttribute('aria-label') ?? '')?.[1]))
 		);
-	expect(fits.length).toBe(7);
+	expect(fits.length).toBeGreaterThan(2);
+	expect(fits).toEqual([...fits].sort((a, b) => a - b));
 	const one = clients.filter({ hasText: 'Save all the same' }).first();
 	await one.getByRole('button', { name: 'Save all the same' }).click();
 	await expect(clients.getByText('saved', { exact: true })).toHaveCount(1);

@@ -67,8 +67,9 @@ internal static class Placements
         // A post can be held, and a towel tied to a door's edge, anywhere below its top.
         if (need.Role == FixtureRole.Grip && FixtureKinds.AnchorSlides(fixture.Kind) && fixture.Height > highest)
         {
-            // Whole centimetres: what the client is told is what is saved and found again.
-            var best = Length.FromCentimetres(Math.Round((client.Stature * (need.WantedOfStature ?? need.HighestOfStature).Fraction).Centimetres));
+            // Whole centimetres, rounded inwards: what the client is told is what is saved, and stays within the bounds.
+            double wanted = Math.Round((client.Stature * (need.WantedOfStature ?? need.HighestOfStature).Fraction).Centimetres);
+            var best = Length.FromCentimetres(Math.Max(Math.Ceiling(lowest.Centimetres - 1e-9), Math.Min(Math.Floor(highest.Centimetres + 1e-9), wanted)));
             return new([Placed(fixture, null, best, need, client, $"hands at {best}")], null);
         }
 
