@@ -6,6 +6,8 @@ export default {
 	preprocess: vitePreprocess(),
 	kit: {
 		adapter: adapter({ fallback: 'index.html' }),
-		output: { bundleStrategy: 'split' }
+		output: { bundleStrategy: 'split' },
+		// Only the client's page works offline; it registers the worker itself.
+		serviceWorker: { register: false }
 	}
 };

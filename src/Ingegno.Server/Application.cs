@@ -6,12 +6,15 @@ using Ingegno.Server.Bench;
 using Ingegno.Server.Catalogues;
 using Ingegno.Server.Clients;
 using Ingegno.Server.Demo;
+using Ingegno.Server.Desk;
 using Ingegno.Server.Devices;
 using Ingegno.Server.Engine;
 using Ingegno.Server.Homes;
+using Ingegno.Server.Links;
 using Ingegno.Server.Log;
 using Ingegno.Server.Practices;
 using Ingegno.Server.Web;
+using Ingegno.Simulation;
 using Ingegno.Solving;
 using Ingegno.Storage;
 using Microsoft.AspNetCore.DataProtection;
@@ -32,6 +35,9 @@ internal static class Application
         builder.Services.AddSingleton(settings.Clock);
         builder.Services.AddSingleton(new Database(Path.Combine(settings.DataFolder, "ingegno.db")));
         builder.Services.AddSingleton<Coaches>().AddSingleton<Storage.Clients>().AddSingleton<Places>().AddSingleton<Storage.Practices>().AddSingleton<Cases>().AddSingleton<Plans>().AddSingleton<SetLogs>();
+        builder.Services.AddSingleton<SessionNotes>().AddSingleton<Lessons>().AddSingleton<ClientLinks>().AddSingleton<FixtureReports>().AddSingleton<DecisionRecords>().AddSingleton<DeskStamps>();
+        builder.Services.AddSingleton<Trainings>().AddSingleton<LogLessons>().AddSingleton<Sender>().AddSingleton<DeskRows>().AddSingleton<Answering>().AddHostedService<DeskWarming>();
+        builder.Services.AddSingleton(new SimulatedPost(Path.Combine(settings.DataFolder, "outbox")));
         builder.Services.AddHttpClient();
         builder.Services.AddSingleton<Devices.Devices>();
         builder.Services.AddSingleton<DemoData>();
@@ -90,6 +96,10 @@ internal static class Application
         signedIn.MapCatalogue();
         signedIn.MapLog();
         signedIn.MapEngine();
+        signedIn.MapReturn();
+        signedIn.MapDesk();
+        signedIn.MapSending();
+        api.MapLinks();
         api.MapFallback(() => TypedResults.Problem(statusCode: 404, title: "There is nothing at this address."));
         app.MapOpenApi();
         app.MapFallbackToFile("index.html");
@@ -99,9 +109,9 @@ internal static class Application
     internal static async Task PrepareDataAsync(this WebApplication app)
     {
         app.Services.GetRequiredService<Database>().Migrate();
-        if (app.Services.GetRequiredService<Settings>().Demo)
+        if (app.Services.GetRequiredService<Settings>().Demo is not DemoKind.None and var demo)
         {
-            await app.Services.GetRequiredService<DemoData>().FillIfEmptyAsync();
+            await app.Services.GetRequiredService<DemoData>().FillIfEmptyAsync(demo);
         }
     }
 }

@@ -2,22 +2,37 @@ using System.Globalization;
 
 namespace Ingegno.Server;
 
+/// <summary>What an empty database is filled with.</summary>
+internal enum DemoKind
+{
+    None,
+
+    /// <summary>The members as they come: homes and written programmes, nothing rebuilt.</summary>
+    Members,
+
+    /// <summary>With the weeks behind them.</summary>
+    Trained,
+}
+
 /// <summary>What the environment decides.</summary>
 /// <param name="DataFolder">Database and sign-in keys.</param>
 /// <param name="Demo">Fill an empty database with the demo.</param>
 /// <param name="Clock">The time; fixed in tests.</param>
-internal sealed record Settings(string DataFolder, bool Demo, TimeProvider Clock)
+/// <param name="PublicUrl">Where a client's phone reaches this server; without a slash at the end.</param>
+internal sealed record Settings(string DataFolder, DemoKind Demo, TimeProvider Clock, string PublicUrl)
 {
     /// <summary>
-    /// INGEGNO_DATA (folder, default ./data), INGEGNO_DEMO (1 fills an empty database), INGEGNO_NOW (an ISO 8601
-    /// instant the clock starts at, for tests).
+    /// INGEGNO_DATA (folder, default ./data), INGEGNO_DEMO (1 fills an empty database, "members" leaves the weeks they trained
+    /// out), INGEGNO_NOW (an ISO 8601
+    /// instant the clock starts at, for tests), INGEGNO_PUBLIC_URL (what links begin with).
     /// </summary>
     internal static Settings From(IConfiguration configuration) => new(
         configuration["INGEGNO_DATA"] ?? "data",
-        configuration["INGEGNO_DEMO"] == "1",
+        configuration["INGEGNO_DEMO"] switch { "1" => DemoKind.Trained, "members" => DemoKind.Members, _ => DemoKind.None },
         configuration["INGEGNO_NOW"] is { Length: > 0 } now
             ? new ShiftedClock(DateTimeOffset.Parse(now, CultureInfo.InvariantCulture))
-            : TimeProvider.System);
+            : TimeProvider.System,
+        (configuration["INGEGNO_PUBLIC_URL"] ?? "http://127.0.0.1:5080").TrimEnd('/'));
 
     /// <summary>The system's clock set to another start.</summary>
     private sealed class ShiftedClock(DateTimeOffset start) : TimeProvider

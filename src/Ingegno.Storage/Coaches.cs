@@ -14,6 +14,13 @@ public sealed class Coaches(Database database)
         return await connection.ExecuteScalarAsync<bool>("SELECT EXISTS (SELECT 1 FROM coach)");
     }
 
+    /// <summary>The ids of all.</summary>
+    public async Task<IReadOnlyList<string>> AllAsync()
+    {
+        await using var connection = database.Open();
+        return [.. await connection.QueryAsync<string>("SELECT id FROM coach")];
+    }
+
     /// <summary>Whatever the case of the address; null when there is none.</summary>
     public async Task<Coach?> ByEmailAsync(string email)
     {

@@ -19,6 +19,18 @@ public sealed record PlannedLine(int Line, string Tag, string? Group, string Wri
     /// <summary>Exercises added to a line are numbered this far on from it, so that each has a log of its own.</summary>
     public const int AddedFrom = 1000;
 
+    /// <summary>The line as it was when anything but repetitions was last raised; null in plans that did not keep it.</summary>
+    public Prescription? Start { get; init; }
+
+    /// <summary>First day whose sets count for the next step: what earned the last one earns nothing twice. Null: all do.</summary>
+    public DateOnly? Since { get; init; }
+
+    /// <summary>Harder variations possible when it was saved, nearest first.</summary>
+    public ImmutableArray<Prescription> Harder { get; init; } = [];
+
+    /// <summary>What to do instead on a day when the set-up does not stand, best first.</summary>
+    public ImmutableArray<Prescription> Instead { get; init; } = [];
+
     /// <summary>Mobility work behind this line.</summary>
     public ImmutableArray<GivenDrill> Behind { get; init; } = [];
 }

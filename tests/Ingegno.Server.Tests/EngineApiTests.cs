@@ -54,8 +54,59 @@ public sealed class EngineApiTests(ServerHost host) : IClassFixture<ServerHost>
         view["dose"]!["rung"]!["load"]!.GetValue<double>().ShouldBe(30);
     }
 
+    /// <summary>Two over the target in two sessions running earn a step of under 10 percent (Haff and Triplett; from memory).</summary>
+    [Fact]
+    public async Task Next_step_answers_from_a_line_and_its_log_alone()
+    {
+        var view = await Answer("next-step", new { client = Lifter, home = Bells, line = FloorPress(), log = Enumerable.Range(0, 6).Select(i => Logged(i, 10)) });
+        view["step"]!["kind"]!.GetValue<string>().ShouldBe("load");
+        view["step"]!["next"]!["load"]!.GetValue<double>().ShouldBe(44);
+        view["forecast"]!.AsArray().Count.ShouldBe(3);
+        view["learned"]!["anchors"]!.AsArray().Count.ShouldBe(1);
+        var none = await Answer("next-step", new { client = Lifter, home = Bells, line = FloorPress(), log = Array.Empty<object>() });
+        none["step"].ShouldBeNull();
+    }
+
+    private static readonly object Bells = new
+    {
+        name = "Loft",
+        kit = new[] { new { kind = "fixedWeights", id = "bells", name = "Bells", shape = "dumbbell", weights = new[] { new { mass = 20, count = 2 }, new { mass = 22, count = 2 } } } },
+    };
+
+    private static object FloorPress(int[]? counts = null, string exercise = "dumbbell-floor-press") => new
+    {
+        exercise,
+        name = "Dumbbell floor press",
+        count = "repetitions",
+        counts = counts ?? Eights,
+        topOfRange = 10,
+        perSide = false,
+        load = 40,
+        kit = "bells",
+        hold = "pair",
+        loadInWords = "20 kg in each hand",
+        rest = 120,
+        reserve = 2,
+        geometry = new { },
+    };
+
+    private static object Logged(int i, int repetitions) => new
+    {
+        id = Guid.NewGuid(),
+        line = 1,
+        exercise = "dumbbell-floor-press",
+        on = i < 3 ? "2026-11-16" : "2026-11-19",
+        setNumber = (i % 3) + 1,
+        load = 40,
+        repetitions,
+        reserve = 2,
+    };
+
     public static TheoryData<string, object, string> Bad() => new()
     {
+        { "next-step", new { client = Lifter, home = Bells, line = FloorPress(None), log = Array.Empty<object>() }, "line.counts" },
+        { "next-step", new { client = Lifter, home = Bells, line = FloorPress(exercise: "nobody-knows-this"), log = Array.Empty<object>() }, "line.exercise" },
+        { "next-step", new { client = Lifter, home = Bells, line = FloorPress(), log = new[] { Logged(0, 400) } }, "log[0].repetitions" },
         { "rep-max", new { client = Lifter, exercise = "plank", load = 10, repetitions = 10 }, "exercise" },
         { "rep-max", new { client = Lifter, exercise = "barbell-bench-press", load = 1e9, repetitions = 10 }, "load" },
         { "rep-max", new { client = Lifter, exercise = "barbell-bench-press", load = 60, repetitions = 0 }, "repetitions" },

@@ -49,8 +49,8 @@ public sealed class ProgressTests(ServerHost host) : IClassFixture<ServerHost>
         var after = await Json(await coach.GetAsync($"/api/clients/{id}/plan", Stop));
         Prescription(after).ToJsonString().ShouldBe(Prescription(plan).ToJsonString());
         after["stopped"]![0]!["reason"]!.GetValue<string>().ShouldContain("pain 7 of 10");
-        var first = (await Json(await coach.GetAsync("/api/desk", Stop)))[0]!;
-        first["decision"]!["sentence"]!.GetValue<string>().ShouldContain("pain 7 of 10");
+        var first = await Json(await coach.GetAsync($"/api/clients/{id}/desk", Stop));
+        first["proposals"]![0]!["sentence"]!.GetValue<string>().ShouldContain("pain 7 of 10");
     }
 
     [Fact]
@@ -62,7 +62,7 @@ public sealed class ProgressTests(ServerHost host) : IClassFixture<ServerHost>
         string other = await AddAsync(coach, HomeWithAChair);
         (await DecisionAsync(coach, other)).ShouldContain("Paste the gym programme");
         var (_, planned) = await WithPlanAsync("Push-up 3 x 8 RPE 8");
-        (await DecisionAsync(coach, planned)).ShouldContain("nothing logged yet");
+        (await DecisionAsync(coach, planned)).ShouldContain("never sent");
     }
 
     [Fact]
@@ -113,7 +113,7 @@ public sealed class ProgressTests(ServerHost host) : IClassFixture<ServerHost>
 
     private static async Task<string> DecisionAsync(HttpClient coach, string id) =>
         (await Json(await coach.GetAsync("/api/desk", Stop))).AsArray()
-            .Single(row => row!["id"]!.GetValue<string>() == id)!["decision"]!["sentence"]!.GetValue<string>();
+            .Single(row => row!["id"]!.GetValue<string>() == id)!["proposals"]!.AsArray().FirstOrDefault()?["sentence"]!.GetValue<string>() ?? "";
 
     private static JsonNode Prescription(JsonNode plan) => plan["plan"]!["sessions"]![0]!["lines"]![0]!["prescription"]!;
 

@@ -11,6 +11,9 @@ public sealed class ServerHost : WebApplicationFactory<Program>
 
     private Task<HttpClient>? _coach;
 
+    /// <summary>Members without a history, or "1" for all of the demo.</summary>
+    internal string Demo { get; init; } = "members";
+
     protected override void ConfigureWebHost(IWebHostBuilder builder)
     {
         string shell = Path.Combine(_folder, "web");
@@ -18,7 +21,7 @@ public sealed class ServerHost : WebApplicationFactory<Program>
         File.WriteAllText(Path.Combine(shell, "index.html"), "<!doctype html><title>shell</title><script>start()</script>");
         builder.UseWebRoot(shell);
         builder.UseSetting("INGEGNO_DATA", _folder);
-        builder.UseSetting("INGEGNO_DEMO", "1");
+        builder.UseSetting("INGEGNO_DEMO", Demo);
         builder.UseSetting("INGEGNO_NOW", "2026-11-23T09:00:00Z");
     }
 

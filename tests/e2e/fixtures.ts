@@ -48,4 +48,5 @@ export async function open(
 	await page.getByRole('link', { name: client }).click();
 	await page.getByRole('navigation', { name: 'Client' }).getByRole('link', { name: view }).click();
 	await expect(page.getByRole('link', { name: view, exact: true })).toHaveAttribute('aria-current', 'page');
+	await page.waitForLoadState('networkidle');
 }

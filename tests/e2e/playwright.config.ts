@@ -12,7 +12,7 @@ function server(at: number, data: string, demo: boolean) {
 		timeout: 180_000,
 		env: {
 			INGEGNO_DATA: data,
-			INGEGNO_DEMO: demo ? '1' : '0',
+			INGEGNO_DEMO: demo ? 'members' : '0',
 			INGEGNO_NOW: '2026-11-23T09:00:00Z',
 			ASPNETCORE_WEBROOT: new URL('../../web/build', import.meta.url).pathname
 		}

@@ -31,7 +31,7 @@ const browser = await chromium.launch({
 	args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync']
 });
 try {
-	for (let tries = 0; tries < 100 && !(await fetch(`${base}/api/session`).catch(() => null))?.ok; tries++) {
+	for (let tries = 0; tries < 400 && !(await fetch(`${base}/api/session`).catch(() => null))?.ok; tries++) {
 		await new Promise((resolve) => setTimeout(resolve, 200));
 	}
 	const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', timezoneId: 'UTC' });
@@ -44,6 +44,10 @@ try {
 	const rows = await (await page.request.get(`${base}/api/desk`)).json();
 	const at = (name, view) => `${base}/clients/${rows.find((row) => row.name.startsWith(name)).id}/${view}`;
 
+	await picture('desk', `${base}/`);
+	await picture('log', at('Maren', 'log'));
+	await picture('continuity', at('Maren', 'log?see=continuity'));
+	await phone();
 	await picture('client', at('Maren', 'profile'));
 	await picture('practice', `${base}/practice`);
 	await picture('catalogue', `${base}/catalogue?client=${rows.find((row) => row.name.startsWith('Joost')).id}&pattern=verticalPress&exercise=pike-push-up`);
@@ -57,14 +61,7 @@ try {
 	await picture('bench', at('Maren', 'bench'), async () => {
 		await page.locator('[data-line]').nth(1).click();
 	});
-	await page.keyboard.press('s');
-	await page.getByRole('button', { name: 'Saved' }).waitFor();
 	await picture('sheet', at('Maren', 'sheet'));
-	await picture('log', at('Maren', 'log'), async () => {
-		for (const done of (await page.getByRole('button', { name: 'done as prescribed' }).all()).slice(0, 4)) await done.click();
-		await page.getByRole('button', { name: 'Keep this day' }).click();
-		await page.getByText('Kept for').waitFor();
-	});
 	await picture('block', at('Joost', 'block'), async () => {
 		await page.keyboard.press('w');
 		await page.getByRole('region', { name: 'The week as a whole' }).waitFor();
@@ -81,9 +78,23 @@ try {
 		await page.getByRole('link', { name: 'Try this set in the lab' }).click();
 		await page.getByRole('button', { name: 'effective reps' }).first().click();
 	});
-	await picture('desk', `${base}/`);
 	await page.evaluate(() => localStorage.setItem('ingegno-theme', 'night'));
 	await picture('bench-night', at('Tomas', 'bench'));
+
+	/** The client's page in mid-set, on a phone whose clock is the server's. */
+	async function phone() {
+		const letters = await (await page.request.get(`${base}/api/outbox`)).json();
+		const link = letters.find((letter) => letter.to.startsWith('Maren')).text.match(/\/train\/[\w-]+/)[0];
+		const mobile = await browser.newPage({ viewport: { width: 390, height: 844 }, locale: 'en-GB', timezoneId: 'UTC' });
+		await mobile.clock.install({ time: new Date('2026-11-23T17:30:00Z') });
+		await mobile.goto(base + link);
+		await mobile.getByRole('button', { name: 'Begin' }).click();
+		await mobile.getByRole('button', { name: 'Start the pacer' }).click();
+		await mobile.clock.runFor(16_300);
+		await mobile.evaluate(() => document.fonts.ready);
+		await mobile.screenshot({ path: join(root, 'docs/screenshots', 'phone.png') });
+		await mobile.close();
+	}
 
 	async function picture(name, url, prepare = async () => {}) {
 		await page.goto(url);

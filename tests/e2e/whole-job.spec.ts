@@ -77,9 +77,11 @@ test('from a pasted gym session to next week, and everything is there after a re
 		.locator('xpath=ancestor::div[contains(@class,"grid")][1]');
 	await row.getByRole('button', { name: 'done as prescribed' }).click();
 	await row.getByRole('textbox', { name: 'pain' }).first().fill('7');
+	await row.getByRole('combobox', { name: 'ended by' }).first().selectOption('pain');
 	await page.getByRole('button', { name: 'Keep this day' }).click();
 	await expect(row).toContainText('pain 7 of 10 on set 1');
 	await expect(row).toContainText('physician');
+	await expect(row).toContainText('(pain)');
 
 	// Reload: everything is there; the Desk puts the pain first.
 	await page.reload();
@@ -88,7 +90,7 @@ test('from a pasted gym session to next week, and everything is there after a re
 	await expect(lines.nth(0)).toContainText(name);
 	await page.goto('/');
 	await expect(page.locator('a[data-row]').first()).toContainText('Maren Ostholt');
-	await expect(page.locator('a[data-row]').first()).toContainText('pain 7 of 10');
+	await expect(page.locator('[data-proposal]').first()).toContainText('pain 7 of 10');
 });
 
 test('an unsaved bench survives a reload and can be dropped', async ({ page }) => {

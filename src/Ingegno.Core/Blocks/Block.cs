@@ -37,6 +37,9 @@ public sealed record Block
     /// <summary>New exercises and slow lowerings make people sore first.</summary>
     public bool FirstWeekLighter { get; init; } = true;
 
+    /// <summary>Weeks made easier beyond those that end a phase, each by a day in it.</summary>
+    public ImmutableArray<DateOnly> Easier { get; init; } = [];
+
     public Rhythm Rhythm { get; init; }
 
     /// <summary>A school of progress this block follows against the house rule; null follows the house.</summary>

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Clients;
+using Ingegno.Core.Programmes;
 
 namespace Ingegno.Core.Blocks;
 
@@ -11,7 +12,7 @@ public enum WeekKind
     /// <summary>The first after a change.</summary>
     Lighter,
 
-    /// <summary>The last of a phase.</summary>
+    /// <summary>The last of a phase, or one made easier because most lines went down.</summary>
     Easier,
 }
 
@@ -37,11 +38,12 @@ public static class BlockCalendar
     private const int DaysAWeek = 7, RestBetween = 2;
 
     /// <param name="sessions">How many the plan has.</param>
-    /// <returns>All weeks; of an open-ended plan those up to its next review.</returns>
+    /// <returns>All weeks; of an open-ended plan those up to its next review; and any made easier after.</returns>
     public static ImmutableArray<BlockWeek> Of(Block block, ClientProfile client, int sessions)
     {
         int weeks = block.IsOpenEnded ? block.ReviewEvery : block.Phases.Sum(p => p.Weeks);
-        return [.. Enumerable.Range(0, weeks).Select(week => new BlockWeek(
+        int shown = Math.Max(weeks, block.Easier.Where(day => day >= block.Starts).Select(day => WeekOf(block, day) + 1).DefaultIfEmpty().Max());
+        return [.. Enumerable.Range(0, shown).Select(week => new BlockWeek(
             week + 1,
             block.Starts?.AddDays(week * DaysAWeek),
             PhaseOf(block, week)?.Phase,
@@ -52,6 +54,19 @@ public static class BlockCalendar
 
     /// <summary>Sets done of those planned: never none.</summary>
     public static int Sets(int planned, WeekKind kind) => Math.Max(1, (int)Math.Round(planned * Share(kind), MidpointRounding.AwayFromZero));
+
+    /// <summary>What the phase of a day is for; growth where nothing is planned.</summary>
+    public static Purpose PurposeOn(Block? block, DateOnly day) =>
+        day >= block?.Starts && PhaseOf(block, WeekOf(block, day)) is { } phase
+            ? block.Phases[phase.Phase].Purpose
+            : Purpose.Growth;
+
+    /// <summary>How much of the week of a day is done.</summary>
+    public static WeekKind KindOn(Block? block, DateOnly day) =>
+        day >= block?.Starts ? KindOf(block, WeekOf(block, day)) : WeekKind.Full;
+
+    /// <summary>From 0; the block has a first day, and the day is none before it.</summary>
+    internal static int WeekOf(Block block, DateOnly day) => (day.DayNumber - block.Starts!.Value.DayNumber) / DaysAWeek;
 
     private static double Share(WeekKind kind) => kind switch
     {
@@ -79,6 +94,7 @@ public static class BlockCalendar
     private static WeekKind KindOf(Block block, int week) =>
         week == 0 && block.FirstWeekLighter ? WeekKind.Lighter
         : PhaseOf(block, week) is { IsLast: true } last && block.Phases[last.Phase].EndsEasier ? WeekKind.Easier
+        : block.Easier.Any(day => day >= block.Starts && WeekOf(block, day) == week) ? WeekKind.Easier
         : WeekKind.Full;
 
     private static IEnumerable<SessionDay> DaysOf(Block block, ClientProfile client, int sessions, int week)

@@ -38,6 +38,11 @@ public static class BlockProblems
             yield return new("reviewEvery", $"Look at an open-ended plan every 1 to {LongestPhase} weeks.");
         }
 
+        if (block.Easier.Length > MostWeeks || block.Easier.Any(day => day > block.Starts?.AddDays(7 * MostWeeks)))
+        {
+            yield return new("easier", $"An easier week lies within {MostWeeks} weeks of the first day.");
+        }
+
         if (block.Progress is { } progress && progress is not (Teaching.LoadFirst or Teaching.Milestones or Teaching.Density))
         {
             yield return new("progress", "A block goes on by load first, by milestones or by density.");

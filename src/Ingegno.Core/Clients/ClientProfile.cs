@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 using Ingegno.Core.Anatomy;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Quantities;
@@ -120,6 +121,10 @@ public sealed record ClientProfile
 
     /// <summary>Catalogue ids this client likes: of nearly equal fits these come first.</summary>
     public ImmutableArray<string> Preferred { get; init; } = [];
+
+    /// <summary>What the log has taught; kept beside the profile and never typed.</summary>
+    [JsonIgnore]
+    public Learned Learned { get; init; } = Learned.Nothing;
 
     /// <summary>Pain of a joint, 0 when not named.</summary>
     public int PainAt(Joint joint) => SoreJoints.Where(s => s.Joint == joint).Select(s => s.Pain).DefaultIfEmpty(0).Max();

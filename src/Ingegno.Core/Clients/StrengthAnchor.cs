@@ -8,6 +8,9 @@ public enum AnchorBasis
     /// <summary>From a set of this very exercise.</summary>
     Lifted,
 
+    /// <summary>From the client's log of it.</summary>
+    Learned,
+
     /// <summary>Carried over from another lift by the strength ratios.</summary>
     Transferred,
 
@@ -24,7 +27,14 @@ public sealed record StrengthAnchor(
     string Exercise, Mass Maximum, bool IsTotal, double Spread, AnchorBasis Basis, string Story)
 {
     /// <summary>Ten-percent quantile of the normal distribution: an 80 percent range reaches this far each way.</summary>
-    private const double EightyPercent = 1.2816;
+    /// <summary>An 80 percent range reaches so many standard deviations to each side.</summary>
+    internal const double EightyPercent = 1.2816;
+
+    /// <summary>Staying power learned from the log: repetitions past the first, against most people's. 1 until the log says otherwise.</summary>
+    public double Endurance { get; init; } = 1;
+
+    /// <summary>Speed of recovery learned from the log: a rest counts as so many times its length. 1 until the log says otherwise.</summary>
+    public double Recovery { get; init; } = 1;
 
     public Mass Low => Maximum * Math.Exp(-EightyPercent * Spread);
 
@@ -37,6 +47,9 @@ public sealed record StrengthAnchor(
     /// <summary>The external part alone; negative where the body alone is too much.</summary>
     public Mass ExternalMaximum(Share bodyMoved, Mass bodyMass) =>
         IsTotal ? Maximum - (bodyMoved * bodyMass) : Maximum;
+
+    /// <summary>The same anchor of a body that lasts and recovers as learned.</summary>
+    public StrengthAnchor Of(Learned learned) => this with { Endurance = learned.Endurance.Factor, Recovery = learned.Recovery.Factor };
 
     /// <summary>The same anchor moved along its own range, for "what if it is at the low end".</summary>
     public StrengthAnchor At(Mass maximum) => this with { Maximum = maximum };

@@ -32,11 +32,14 @@ public sealed class StrengthAnchors
     public static StrengthAnchors Of(ClientProfile client, Catalogue catalogue, IEnumerable<StrengthAnchor>? more = null)
     {
         var anchors = new StrengthAnchors();
+        var learned = client.Learned.Anchors.ToDictionary(a => a.Exercise, StringComparer.Ordinal);
         var known = client.Lifts
+            .Where(lift => !learned.ContainsKey(lift.Exercise))
             .Select(lift => (lift, exercise: catalogue.Find(lift.Exercise)))
             .Where(p => p.exercise is { Endurance: not EnduranceClass.OwnLogOnly })
             .Select(p => MaximumEstimate.FromSet(p.exercise!, client, p.lift, new Geometry(), Tempo.Reference))
-            .Concat(more ?? [])
+            .Concat((more ?? []).Where(a => !learned.ContainsKey(a.Exercise)))
+            .Concat(learned.Values)
             .ToList();
         anchors.Spread(known, catalogue);
         anchors.Spread(
@@ -44,7 +47,19 @@ public sealed class StrengthAnchors
                 .Where(e => e.Strength is null && e.Endurance != EnduranceClass.OwnLogOnly && !anchors._anchors.ContainsKey(e.Id))
                 .Select(e => Guess(e, client)),
             catalogue);
+        anchors.LastAndRecoverAs(client.Learned);
         return anchors;
+    }
+
+    private void LastAndRecoverAs(Learned learned)
+    {
+        if (learned.Endurance.Factor != 1 || learned.Recovery.Factor != 1)
+        {
+            foreach (string id in _anchors.Keys.ToArray())
+            {
+                _anchors[id] = _anchors[id].Of(learned);
+            }
+        }
     }
 
     /// <summary>
@@ -87,7 +102,7 @@ public sealed class StrengthAnchors
 
             double spread = Math.Sqrt((from.Spread * from.Spread) + (linkSpread * linkSpread));
             var basis = from.Basis == AnchorBasis.LevelAndBodyMass ? from.Basis : AnchorBasis.Transferred;
-            string story = from.Basis == AnchorBasis.Lifted ? $"carried over from {from.Story}" : from.Story;
+            string story = from.Basis is AnchorBasis.Lifted or AnchorBasis.Learned ? $"carried over from {from.Story}" : from.Story;
             if (from.Basis == AnchorBasis.Transferred && !story.Contains(through, StringComparison.Ordinal))
             {
                 story += $", through {through}";

@@ -33,7 +33,7 @@ public static class IntentReading
         double spread = line.Intensity.Reserve is null ? AssumedSpread : WrittenSpread;
         var unknown = new StrengthAnchor(
             exercise.Id, Mass.Zero, exercise.Strength?.Basis == RatioBasis.Total, spread, AnchorBasis.Lifted,
-            $"{exercise.Name} as written: {line.Sets.Length} x {line.Sets[0].Middle} with {written}, {reserve:0.#} left");
+            $"{exercise.Name} as written: {line.Sets.Length} x {line.Sets[0].Middle} with {written}, {reserve:0.#} left").Of(client.Learned);
         return unknown.At(Solve(plan, exercise, client, unknown, reserve));
     }
 

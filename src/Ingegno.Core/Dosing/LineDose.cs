@@ -204,7 +204,7 @@ public sealed class LineDose
         var between = (plan.RestOfOneSide(_effort.Exercise), plan.Rest);
         if (_interval is null || _between != between)
         {
-            (_between, _interval) = (between, plan.IntervalOn(_effort.Exercise));
+            (_between, _interval) = (between, plan.IntervalOn(_effort));
         }
 
         return plan.On(_effort, CostOf(plan.Style), _counted, _interval);

@@ -39,7 +39,7 @@ public sealed record SetPlan(
     public SetSeries On(ExerciseEffort effort)
     {
         var demand = effort.DemandOf(Load);
-        return On(effort, effort.CostOfRepetition(demand, Style), effort.EquivalentOf(demand), IntervalOn(effort.Exercise));
+        return On(effort, effort.CostOfRepetition(demand, Style), effort.EquivalentOf(demand), IntervalOn(effort));
     }
 
     internal SetSeries On(ExerciseEffort effort, double costOfRepetition, Demand equivalent, SetInterval interval) =>
@@ -50,16 +50,17 @@ public sealed record SetPlan(
         };
 
     /// <summary>What lies between two sets of one side, partners' drains at their place in the round.</summary>
-    internal SetInterval IntervalOn(Exercise exercise)
+    internal SetInterval IntervalOn(ExerciseEffort effort)
     {
+        var exercise = effort.Exercise;
         var own = Rest + OtherSide(exercise);
         if (Partners.All(p => p.Drain <= 0))
         {
-            return SetInterval.Resting(RestOfOneSide(exercise));
+            return SetInterval.Resting(RestOfOneSide(exercise), effort.Recovery);
         }
 
         PartnerSet[] behind = [.. Partners.Where(p => !p.ComesFirst)], before = [.. Partners.Where(p => p.ComesFirst)];
-        return SetInterval.Of(Steps(Duration.Zero, before), Steps(own, [.. behind, .. before]));
+        return SetInterval.Of(Steps(Duration.Zero, before), Steps(own, [.. behind, .. before]), effort.Recovery);
     }
 
     private static ImmutableArray<IntervalStep> Steps(Duration resting, PartnerSet[] partners)

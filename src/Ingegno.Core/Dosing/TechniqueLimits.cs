@@ -5,6 +5,7 @@ using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Quantities;
+using Ingegno.Core.Safety;
 using Ingegno.Core.Schools;
 
 namespace Ingegno.Core.Dosing;
@@ -18,9 +19,6 @@ public sealed record TechniqueRefusal(Technique Technique, string Reason);
 /// </summary>
 public sealed record TechniqueLimits(ImmutableArray<Technique> Allowed, ImmutableArray<TechniqueRefusal> Refused)
 {
-    /// <summary>A joint as sore as this is not held, pulsed or pushed against (bands of Thomee 1997, Phys Ther 77:1690-1703; from memory).</summary>
-    private const int Sore = 3;
-
     private static readonly ImmutableArray<Technique> ForBeginners =
         [Technique.SlowLowering, Technique.SlowBothWays, Technique.Pause, Technique.LoweringOnly, Technique.BackOff, Technique.OneLimb, Technique.WeightPlusBand];
 
@@ -138,7 +136,7 @@ public sealed record TechniqueLimits(ImmutableArray<Technique> Allowed, Immutabl
             : null;
 
     private static Joint? SoreJoint(Exercise exercise, ClientProfile client) =>
-        exercise.Joints.Where(j => client.PainAt(j.Joint) >= Sore).Select(j => (Joint?)j.Joint).FirstOrDefault();
+        exercise.Joints.Where(j => client.PainAt(j.Joint) >= PainHold.Holds).Select(j => (Joint?)j.Joint).FirstOrDefault();
 
     private static bool IsPull(Exercise exercise) =>
         exercise.Pattern is Pattern.HorizontalPull or Pattern.VerticalPull or Pattern.Hinge or Pattern.Shrug or Pattern.Carry;

@@ -15,6 +15,7 @@ public sealed class EnduranceCurve
     private readonly double[] _demands;
     private readonly double[] _logRepetitions;
     private readonly Func<double, double>? _factor;
+    private readonly double _endurance = 1;
 
     private EnduranceCurve(IEnumerable<(double Demand, double Repetitions)> points, Func<double, double>? factor = null)
     {
@@ -23,6 +24,16 @@ public sealed class EnduranceCurve
         _logRepetitions = [.. sorted.Select(p => Math.Log(p.Repetitions))];
         _factor = factor;
     }
+
+    private EnduranceCurve(EnduranceCurve plain, double endurance) =>
+        (_demands, _logRepetitions, _factor, _endurance) = (plain._demands, plain._logRepetitions, plain._factor, endurance);
+
+    /// <summary>
+    /// The curve of somebody with more or less staying power than most: repetitions past the first times a factor, so that the
+    /// maximum itself stays one repetition.
+    /// </summary>
+    /// <param name="endurance">1 for most; above 0.</param>
+    public EnduranceCurve WithEndurance(double endurance) => endurance == 1 ? this : new(this, endurance);
 
     /// <summary>Pressing and pulling: the load chart from 0.65 up, Hoeger's bench press below.</summary>
     public static EnduranceCurve Base(bool trained) => trained ? BaseTrained : BaseUntrained;
@@ -97,7 +108,8 @@ public sealed class EnduranceCurve
         double slope = (_logRepetitions[high] - _logRepetitions[high - 1]) / (_demands[high] - _demands[high - 1]);
         double repetitions = Math.Max(
             FewestRepetitions, Math.Exp(_logRepetitions[high - 1] + (slope * (x - _demands[high - 1]))));
-        return _factor is null ? repetitions : repetitions * _factor(x);
+        repetitions = _factor is null ? repetitions : repetitions * _factor(x);
+        return repetitions <= 1 ? repetitions : 1 + ((repetitions - 1) * _endurance);
     }
 
     /// <summary>The demand at which just so many fresh repetitions are possible, by bisection.</summary>

@@ -28,7 +28,8 @@ public sealed class ExerciseEffort
             exercise.Endurance,
             _trained,
             anchor.ExternalMaximum(BodyMoved, client.BodyMass) / client.BodyMass,
-            BodyMoved);
+            BodyMoved).WithEndurance(anchor.Endurance);
+        Recovery = anchor.Recovery;
     }
 
     public Exercise Exercise { get; }
@@ -36,6 +37,9 @@ public sealed class ExerciseEffort
     public Share BodyMoved { get; }
 
     public Mass GreatestResistance { get; }
+
+    /// <summary>A rest counts as so many times its length; 1 for most.</summary>
+    public double Recovery { get; }
 
     public Demand DemandOf(Mass load) => Demand.Of(ResistanceOf(load) / GreatestResistance);
 

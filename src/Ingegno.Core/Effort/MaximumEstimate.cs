@@ -25,7 +25,7 @@ public static class MaximumEstimate
         bool total = exercise.Strength?.Basis == RatioBasis.Total;
         var bodyMoved = Resistance.BodyMoved(exercise.Load, client, geometry);
         var met = Resistance.Of(exercise.Load, set.Load, bodyMoved, client.BodyMass);
-        var unknown = new StrengthAnchor(exercise.Id, Mass.Zero, total, SpreadOf(target), AnchorBasis.Lifted, Story(exercise, set));
+        var unknown = new StrengthAnchor(exercise.Id, Mass.Zero, total, SpreadOf(target), AnchorBasis.Lifted, Story(exercise, set)).Of(client.Learned);
 
         // The greatest resistance lies between half of what was met (no set over the maximum is logged as done)
         // and fifty times it (past the lightest demand computed); the forecast rises with it all the way.

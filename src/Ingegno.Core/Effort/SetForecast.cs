@@ -121,10 +121,10 @@ public static class SetForecast
                 for (int i = 1; i <= RestSamples && step.Time > Duration.Zero; i++)
                 {
                     var part = step.Time * ((double)i / RestSamples);
-                    points.Add(new(now + part, budget.AfterRest(part).Drained));
+                    points.Add(new(now + part, budget.AfterRest(part * series.Interval.Pace).Drained));
                 }
 
-                budget = budget.AfterRest(step.Time);
+                budget = budget.AfterRest(step.Time * series.Interval.Pace);
                 now += step.Time;
                 if (step.Drain > 0)
                 {

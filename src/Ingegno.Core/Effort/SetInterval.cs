@@ -16,24 +16,32 @@ public sealed class SetInterval
     private readonly (Recovery Recovery, double Drain)[] _opening;
     private readonly (Recovery Recovery, double Drain)[] _between;
 
-    private SetInterval(ImmutableArray<IntervalStep> opening, ImmutableArray<IntervalStep> between)
+    private SetInterval(ImmutableArray<IntervalStep> opening, ImmutableArray<IntervalStep> between, double recovery)
     {
-        (Opening, Between) = (opening, between);
+        (Opening, Between, Pace) = (opening, between, recovery);
         _opening = [.. opening.Select(Prepared)];
         _between = [.. between.Select(Prepared)];
+
+        (Recovery Recovery, double Drain) Prepared(IntervalStep step) => (Recovery.Over(step.Time * recovery), step.Drain);
     }
 
     /// <summary>What comes before the first set: partners whose turn is earlier. Empty for an exercise that stands alone.</summary>
     public ImmutableArray<IntervalStep> Opening { get; }
 
+    /// <summary>A rest counts as so many times its length.</summary>
+    public double Pace { get; }
+
     /// <summary>In order, from the end of a set to the start of the next.</summary>
     public ImmutableArray<IntervalStep> Between { get; }
 
-    public static SetInterval Resting(Duration rest) => new([], [new IntervalStep(rest, 0)]);
+    /// <param name="recovery">A rest counts as so many times its length; 1 for most.</param>
+    public static SetInterval Resting(Duration rest, double recovery = 1) => new([], [new IntervalStep(rest, 0)], recovery);
 
     /// <param name="opening">Before the first set.</param>
     /// <param name="between">Between two sets; at least one step.</param>
-    public static SetInterval Of(ImmutableArray<IntervalStep> opening, ImmutableArray<IntervalStep> between) => new(opening, between);
+    /// <param name="recovery">A rest counts as so many times its length; 1 for most.</param>
+    public static SetInterval Of(ImmutableArray<IntervalStep> opening, ImmutableArray<IntervalStep> between, double recovery = 1) =>
+        new(opening, between, recovery);
 
     internal EffortBudget BeforeFirst(EffortBudget budget) => After(budget, _opening);
 
@@ -52,6 +60,4 @@ public sealed class SetInterval
 
         return budget;
     }
-
-    private static (Recovery Recovery, double Drain) Prepared(IntervalStep step) => (Recovery.Over(step.Time), step.Drain);
 }

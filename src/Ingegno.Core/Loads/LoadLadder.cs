@@ -85,4 +85,7 @@ public sealed record LoadLadder(ImmutableArray<Rung> Rungs)
 
     /// <summary>The lightest rung heavier than this load, or null at the top.</summary>
     public Rung? Above(Mass load) => Rungs.FirstOrDefault(r => r.Load.Grams > load.Grams);
+
+    /// <summary>The heaviest rung lighter than this load, or null at the bottom.</summary>
+    public Rung? Below(Mass load) => Rungs.LastOrDefault(r => r.Load.Grams < load.Grams);
 }

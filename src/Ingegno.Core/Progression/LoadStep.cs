@@ -30,14 +30,14 @@ public static class LoadStep
 
     /// <summary>
     /// Repetitions in every set of this rung after which the next may be taken: two over the target where the jump is a step, else as many as
-    /// forecast the target there, and never fewer.
+    /// forecast the target there, and never fewer. Null where no number of repetitions under the cap does.
     /// </summary>
-    public static int Earning(
+    public static int? Earning(
         Prescription line, Exercise exercise, Rung next, ClientProfile client, StrengthAnchor anchor, HouseRules rules)
     {
         int over = line.Counts.Max() + OverTarget;
         return Jump(line, exercise, next, client, anchor) > Largest
-            ? Math.Max(over, EarningCount(line, exercise, next, client, anchor, rules))
+            ? EarningCount(line, exercise, next, client, anchor, rules) is { } earning ? Math.Max(over, earning) : null
             : over;
     }
 
@@ -46,8 +46,8 @@ public static class LoadStep
     /// which the next rung allows the planned count, read back at this rung. Depends on the curve's shape, not on
     /// where the estimate stands today.
     /// </summary>
-    /// <returns>At most the cap of the house rules, whether that earns the rung or not.</returns>
-    public static int EarningCount(
+    /// <returns>Null where more than the cap of the house rules would be needed: the rung is out of reach by repetitions.</returns>
+    public static int? EarningCount(
         Prescription line, Exercise exercise, Rung next, ClientProfile client, StrengthAnchor anchor, HouseRules rules)
     {
         double reserve = line.Reserve ?? rules.Reserve;
@@ -68,9 +68,12 @@ public static class LoadStep
         }
 
         int count = line.Counts.Max();
-        while (count < rules.RepetitionCap && At(high, line.Load, [.. line.Counts.Select(_ => count + 1)])[^1].Reserve >= reserve)
+        while (At(high, line.Load, [.. line.Counts.Select(_ => count + 1)])[^1].Reserve >= reserve)
         {
-            count++;
+            if (++count > rules.RepetitionCap)
+            {
+                return null;
+            }
         }
 
         return count;

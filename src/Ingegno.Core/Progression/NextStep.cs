@@ -1,8 +1,8 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Clients;
+using System.Text.Json.Serialization;
+using Ingegno.Core.Blocks;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Effort;
-using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
@@ -15,6 +15,21 @@ public enum StepKind
     /// <summary>Pain over 5, or a set-up that does not stand any more: the line stops and is rebuilt.</summary>
     Stop,
 
+    /// <summary>Pain again at one place: another exercise.</summary>
+    Swap,
+
+    /// <summary>Something else than the muscle ends the sets: another grip or set-up.</summary>
+    Change,
+
+    /// <summary>Far short at once: it asked too much.</summary>
+    TooMuch,
+
+    /// <summary>Short for several sessions: a step back.</summary>
+    Back,
+
+    /// <summary>No rise for long: something else is raised, or an easier week comes first.</summary>
+    Stuck,
+
     /// <summary>The same again.</summary>
     Hold,
 
@@ -24,130 +39,178 @@ public enum StepKind
     /// <summary>More repetitions with the same load.</summary>
     Repetitions,
 
-    /// <summary>Less rest, where density is what goes up.</summary>
+    /// <summary>Another rest: less where density goes up, more where the breath gives out.</summary>
     Rest,
 
-    /// <summary>A harder variation, where milestones are what is climbed.</summary>
+    /// <summary>A set more, the total kept.</summary>
+    Set,
+
+    /// <summary>A harder variation.</summary>
     Variation,
+
+    /// <summary>Slower on the way down.</summary>
+    Tempo,
+
+    /// <summary>Held longer at the hard end.</summary>
+    Pause,
 }
 
 /// <summary>A proposal for next week: one sentence, the figures behind it, and the line as it would then be.</summary>
-/// <param name="Next">The prescription to follow; null when the line stops.</param>
-public sealed record Step(StepKind Kind, string Sentence, ImmutableArray<string> Arithmetic, Prescription? Next);
+/// <param name="Next">The prescription to follow; null when the line stops or only the coach can say what comes.</param>
+public sealed record Step(StepKind Kind, string Sentence, ImmutableArray<string> Arithmetic, Prescription? Next)
+{
+    /// <summary>Nobody has to decide anything.</summary>
+    [JsonIgnore]
+    public bool IsTheSameAgain => Kind == StepKind.Hold;
+}
 
 /// <summary>
-/// The first rules of progression: pain decides before anything, then load where the next rung is near enough, else
-/// repetitions up to the count that earns the rung.
+/// Next week by the progression order: pain decides before anything, then what ended the last sets; then one thing is raised, load before
+/// repetitions before a set, a variation, tempo and a pause, each when the one before has run out.
 /// </summary>
 public static class NextStep
 {
-    /// <summary>Pain 0-10: over 5 stop, from 3 hold (Thomee 1997, Phys Ther 77:1690-1703; from memory).</summary>
-    private const int PainStops = 5, PainHolds = 3;
+    /// <summary>A held line grows by so many seconds (coach).</summary>
+    private const int SecondsAStep = 5;
 
-    /// <param name="implement">What the line is loaded with, or could be; null where nothing can be added.</param>
-    /// <param name="anchor">The maximum on this exercise, for the shape of the forecast.</param>
-    /// <param name="logs">Sets of this line at this prescription, any order; a day is a session.</param>
-    /// <param name="harder">The next exercise of the ladder; null at its top.</param>
+    /// <summary>Repetitions added at once where every set had them to spare (coach).</summary>
+    private const int MostAtOnce = 4;
+
     /// <returns>Null when nothing was logged.</returns>
-    public static Step? For(
-        Prescription line, Exercise exercise, HeldImplement? implement, ClientProfile client, StrengthAnchor? anchor,
-        HouseRules rules, IReadOnlyList<SetLog> logs, Exercise? harder = null)
+    public static Step? For(LineCase about)
     {
-        rules = rules.For(client);
-        var sessions = logs.GroupBy(l => l.On).OrderByDescending(g => g.Key)
-            .Select(g => g.OrderBy(l => l.SetNumber).ToArray()).ToArray();
+        about = about with { Rules = about.Rules.For(about.Client) };
+        var line = about.Line;
+        SetLog[][] sessions =
+        [
+            .. about.Logs.GroupBy(l => l.On).OrderByDescending(g => g.Key).Select(g => g.OrderBy(l => l.SetNumber).ToArray()),
+        ];
         if (sessions.Length == 0)
         {
             return null;
         }
 
-        var last = sessions[0];
-        if (Pain(line, last) is { } painful)
-        {
-            return painful;
-        }
-
-        if (Short(line, last) is { } shortfall)
-        {
-            return shortfall;
-        }
-
-        if (SchoolStep.For(line, rules, sessions, harder) is { } taught)
-        {
-            return taught;
-        }
-
-        if (line.Form == SetForm.RestPause)
-        {
-            return MoreInAll(line, rules);
-        }
-
-        if (anchor is null || !line.Count.IsRepetitions())
-        {
-            return MoreRepetitions(line, line.TopOfRange + 1, rules, "no load to raise here");
-        }
-
-        return implement?.Ladder.Above(line.Load) is not { } rung
-            ? MoreRepetitions(
-                line, rules.RepetitionCap, rules, line.Load > Mass.Zero ? "this is the heaviest load here" : "nothing can be added to it here")
-            : RungStep(line, exercise, implement, rung, client, anchor, rules, sessions);
+        var step = LastSessions.Against(about, sessions)
+            ?? (about.Week == WeekKind.Full ? null : new Step(StepKind.Hold, "The same again: the week was a lighter one, and the full sets come first.", [], line))
+            ?? SchoolStep.For(about, sessions)
+            ?? (line.Form == SetForm.RestPause ? MoreInAll(line, about.Rules) : null)
+            ?? Stuck(about, sessions)
+            ?? Raised(about, sessions);
+        return Sides.Told(sessions[0]) is { } told ? step with { Arithmetic = step.Arithmetic.Add(told) } : step;
     }
+
+    /// <summary>A flat line over eight exposures, where the last session did not beat its target either.</summary>
+    private static Step? Stuck(LineCase about, SetLog[][] sessions)
+    {
+        var trend = Plateau.Of(about.Estimates);
+        if (trend is Trend.TooEarly or Trend.Rising || Over(about.Line, sessions[0]) > 0)
+        {
+            return null;
+        }
+
+        ImmutableArray<string> arithmetic =
+        [
+            $"Smoothed estimate ({Plateau.Newest} on the newest) after {about.Estimates.Length} exposures against {Plateau.Back} before: "
+                + $"{(trend == Trend.Flat ? "no higher" : "lower")}.",
+        ];
+        return trend == Trend.Falling
+            ? new(StepKind.Stuck, $"{about.Line.Name} is going down: an easier week first, then on from there.", arithmetic, null)
+            : Further(about, [Raise.Variation, Raise.Tempo, Raise.Pause]) is { } other
+            ? new(StepKind.Stuck, $"{about.Line.Name} has stood still for {Plateau.Back} exposures: change one thing, {other.Words}.", arithmetic, other.Next)
+            : new(StepKind.Stuck, $"{about.Line.Name} has stood still for {Plateau.Back} exposures: an easier week, or another exercise.", arithmetic, null);
+    }
+
+    private static Step Raised(LineCase about, SetLog[][] sessions)
+    {
+        var line = about.Line;
+        foreach (var what in ProgressionOrder.For(about.Purpose, about.Rules))
+        {
+            var step = what switch
+            {
+                Raise.Load => Rung(about, sessions),
+                Raise.Repetitions => MoreRepetitions(line, TopOf(about), Spare(line, sessions), about.Rules, WhyRepetitions(about)),
+                _ => Further(about, [what]) is { } raised ? new Step(KindOf(raised.What), Sentence(raised), [], raised.Next) : null,
+            };
+            if (step is not null)
+            {
+                return step;
+            }
+        }
+
+        return new(StepKind.Hold, $"The same again: nothing on this line is left to raise here, {WhyRepetitions(about)}.", [], line);
+    }
+
+    /// <summary>What is raised once load and repetitions have run out.</summary>
+    private static Raised? Further(LineCase about, ImmutableArray<Raise> order) =>
+        ProgressionOrder.After(
+            new(about.Line, about.Start ?? about.Line, about.Exercise, about.Implement, about.Anchor, about.Variations), order, about.Client, about.Rules);
+
+    private static StepKind KindOf(Raise what) => what switch
+    {
+        Raise.Load => StepKind.Load,
+        Raise.Repetitions => StepKind.Repetitions,
+        Raise.Set => StepKind.Set,
+        Raise.Variation => StepKind.Variation,
+        Raise.Tempo => StepKind.Tempo,
+        Raise.Pause => StepKind.Pause,
+        Raise.Rest => StepKind.Rest,
+        _ => throw new ArgumentOutOfRangeException(nameof(what)),
+    };
+
+    private static string Sentence(Raised raised) => raised.What switch
+    {
+        Raise.Repetitions => $"Add {raised.Words}: {raised.Next.CountInWords}.",
+        Raise.Set => $"Add {raised.Words}.",
+        Raise.Variation => $"Move up to the {raised.Words}: {raised.Next.CountInWords}.",
+        Raise.Tempo or Raise.Pause => $"Add {raised.Words}: {raised.Next.CountInWords}, tempo {raised.Next.Tempo}.",
+        Raise.Rest => $"Take less rest, {raised.Words}: the same work in less time.",
+        _ => $"Take {raised.Words}.",
+    };
+
+    private static string WhyRepetitions(LineCase about) =>
+        about is { Implement: { } held, Anchor: not null } && about.Line.Count.IsRepetitions() && held.Ladder.Above(about.Line.Load) is { } rung
+            ? $"{rung.Load} is too far from here to be earned with repetitions"
+        : about.Line.Load > Mass.Zero && about.Implement is not null && about.Anchor is not null ? "this is the heaviest load here"
+        : about.Anchor is null || !about.Line.Count.IsRepetitions() ? "no load to raise here"
+        : "nothing can be added to it here";
+
+    /// <summary>Up to the top of the range and a few more where the start is known; else to the cap, where nothing can be added.</summary>
+    private static int TopOf(LineCase about) =>
+        about.Start is { } start ? ProgressionOrder.TopOf(start, about.Rules)
+        : about.Anchor is null || !about.Line.Count.IsRepetitions() ? about.Line.TopOfRange + 1
+        : about.Rules.RepetitionCap;
 
     /// <summary>A line that may not be trained as it was planned, whatever was logged on it.</summary>
     /// <param name="against">Why, at least one reason.</param>
     public static Step NotAsPlanned(Prescription line, IReadOnlyList<string> against) =>
-        new(StepKind.Stop, $"Do not train {Lower(line.Name)} as planned: {string.Join("; ", against)}. Rebuild this line.", [], null);
+        new(StepKind.Stop, $"Do not train {PlainWords.InSentence(line.Name)} as planned: {string.Join("; ", against)}. Rebuild this line.", [], null);
 
-    private static Step? Pain(Prescription line, SetLog[] last)
+    /// <summary>The next rung: earned, on the way, or refused as too big a jump. Null where there is none, or its price is past the cap.</summary>
+    private static Step? Rung(LineCase about, SetLog[][] sessions)
     {
-        var worst = last.MaxBy(l => l.Pain)!;
-        return worst.Pain > PainStops
-            ? new Step(
-                StepKind.Stop,
-                $"Stop {Lower(line.Name)}: pain {worst.Pain} of 10 on set {worst.SetNumber}. Swap it, and send the client to a physician or physiotherapist if it stays.",
-                [$"Pain over {PainStops} stops a line; nothing is raised until the coach clears it."],
-                null)
-            : worst.Pain >= PainHolds
-            ? new Step(
-                StepKind.Hold,
-                $"Hold {Lower(line.Name)} as it is: pain {worst.Pain} of 10 on set {worst.SetNumber}.",
-                [$"Pain of {PainHolds} to {PainStops} holds a line where it is."],
-                line)
-            : null;
-    }
-
-    private static Step? Short(Prescription line, SetLog[] last)
-    {
-        if (last.Length < line.Counts.Length - line.OptionalSets)
+        var (line, exercise, client, rules) = (about.Line, about.Exercise, about.Client, about.Rules);
+        if (about is not { Implement: { } implement, Anchor: { } anchor } || !line.Count.IsRepetitions()
+            || implement.Ladder.Above(line.Load) is not { } rung)
         {
-            return new Step(
-                StepKind.Hold, $"The same again: {last.Length} of {line.Counts.Length} sets were done.",
-                [], line);
+            return null;
         }
 
-        int missed = Enumerable.Range(0, Math.Min(last.Length, line.Counts.Length)).Sum(i => Math.Max(0, line.Counts[i] - last[i].Repetitions));
-        return missed > 0
-            ? new Step(StepKind.Hold, $"The same again: {missed} {Plural(missed, "repetition")} short of {line.CountInWords}.", [], line)
-            : null;
-    }
-
-    private static Step RungStep(
-        Prescription line, Exercise exercise, HeldImplement implement, Rung rung,
-        ClientProfile client, StrengthAnchor anchor, HouseRules rules, SetLog[][] sessions)
-    {
         double jump = LoadStep.Jump(line, exercise, rung, client, anchor);
         string jumpWords = $"{line.Load} to {rung.Load} is {jump * 100:0.#} % more of what the muscles meet";
         int overTwice = sessions.Take(LoadStep.SessionsRunning).Count(s => Over(line, s) >= LoadStep.OverTarget);
-        int earning = LoadStep.EarningCount(line, exercise, rung, client, anchor, rules);
+        var there = line with { Counts = FromStart(about) };
+        int? earning = LoadStep.EarningCount(there, exercise, rung, client, anchor, rules);
         // A step small enough to take is earned over two sessions, never by one good day.
-        bool earned = jump > LoadStep.Largest && sessions[0].Take(line.Counts.Length).All(s => s.Repetitions >= earning);
+        bool earned = jump > LoadStep.Largest && sessions[0].Take(line.Counts.Length).All(s => Sides.Done(s) >= earning);
         if (jump > LoadStep.Largest && !earned)
         {
-            return MoreRepetitions(
-                line, earning, rules,
-                $"{earning} earn {rung.Load}",
-                $"{jumpWords}, over the {LoadStep.Largest * 100:0} % a step may be.",
-                $"{earning} at {line.Load} forecast {line.Counts[^1]} at {rung.Load} with the same left over.");
+            return earning is { } goal
+                ? MoreRepetitions(
+                    line, goal, Spare(line, sessions), rules,
+                    $"{goal} earn {rung.Load}",
+                    $"{jumpWords}, over the {LoadStep.Largest * 100:0} % a step may be.",
+                    $"{goal} at {line.Load} forecast {there.CountInWords} at {rung.Load} with the same left over.")
+                : null;
         }
 
         if (!earned && overTwice < LoadStep.SessionsRunning)
@@ -161,38 +224,85 @@ public static class NextStep
                 line);
         }
 
+        if (!earned && Farther(about, rung) is { } farther)
+        {
+            jumpWords = $"{line.Load} to {farther.Load} is {LoadStep.Jump(line, exercise, farther, client, anchor) * 100:0.#} % more of what the muscles meet, "
+                + $"with {rung.Load} passed over: the forecast still leaves what was planned";
+            rung = farther;
+        }
+
         return new Step(
             StepKind.Load,
-            $"Take {rung.Load} next: {line.CountInWords}.",
+            $"Take {rung.Load} next: {(earned ? there : line).CountInWords}.",
             [jumpWords + ".", earned ? $"All sets reached the {earning} that earn it." : $"{LoadStep.OverTarget} or more over the target in {LoadStep.SessionsRunning} sessions running."],
-            line with { Load = rung.Load, Kit = implement.KitId, Hold = implement.Hold, LoadInWords = LoadWords.Of(rung, implement) });
+            (earned ? there : line) with { Load = rung.Load, Kit = implement.KitId, Hold = implement.Hold, LoadInWords = LoadWords.Of(rung, implement) });
     }
+
+    /// <summary>Rungs that lie close are passed over: the heaviest within a step at which the forecast leaves what was planned. Null where that is the next.</summary>
+    private static Rung? Farther(LineCase about, Rung next)
+    {
+        Rung? farther = null;
+        for (var rung = about.Implement!.Ladder.Above(next.Load);
+            rung is not null && LoadStep.Jump(about.Line, about.Exercise, rung, about.Client, about.Anchor!) <= LoadStep.Largest
+                && Foreseen.Leaves(about.Line.Reserve ?? about.Rules.Reserve, about.Line with { Load = rung.Load }, about.Exercise, about.Client, about.Anchor);
+            rung = about.Implement.Ladder.Above(rung.Load))
+        {
+            farther = rung;
+        }
+
+        return farther;
+    }
+
+    /// <summary>Counts climb towards a rung from where they started, and start there again on it; the goal must not climb along.</summary>
+    private static ImmutableArray<int> FromStart(LineCase about) =>
+        about.Start is not { } start ? about.Line.Counts
+        : start.Counts.Length == about.Line.Counts.Length ? start.Counts
+        : [.. about.Line.Counts.Select(_ => start.Counts.Min())];
 
     /// <summary>Repetitions over the target on the last set; reserve beyond the plan counts as done.</summary>
-    private static int Over(Prescription line, SetLog[] session)
+    private static int Over(Prescription line, SetLog[] session) =>
+        Beyond(line, session[Math.Min(line.Counts.Length, session.Length) - 1], line.Counts[^1]);
+
+    private static int Beyond(Prescription line, SetLog set, int count)
     {
-        var set = session[Math.Min(line.Counts.Length, session.Length) - 1];
         double spare = set.Reserve is { } left && line.Reserve is { } planned ? Math.Max(0, left - planned) : 0;
-        return set.Repetitions + (int)Math.Floor(spare) - line.Counts[^1];
+        return Sides.Done(set) + (int)Math.Floor(spare) - count;
     }
 
-    private static Step MoreRepetitions(Prescription line, int goal, HouseRules rules, string why, params string[] arithmetic)
+    /// <summary>
+    /// What every set of the last two sessions had beyond target and plan, where it is as much as earns a load: then one repetition a week is too
+    /// slow. At most <see cref="MostAtOnce"/>.
+    /// </summary>
+    private static int Spare(Prescription line, SetLog[][] sessions)
     {
-        int most = Math.Min(rules.RepetitionCap, Math.Max(goal, line.Counts.Max()));
+        int spare = sessions.Length < LoadStep.SessionsRunning ? 0
+            : sessions.Take(LoadStep.SessionsRunning).Min(s => s.Length < line.Counts.Length ? 0 : line.Counts.Select((count, i) => Beyond(line, s[i], count)).Min());
+        return spare >= LoadStep.OverTarget ? Math.Min(spare, MostAtOnce) : 0;
+    }
+
+    /// <summary>One more a set, or null where all are at the goal or the cap.</summary>
+    /// <param name="spare">Repetitions every set had to spare in two sessions running; 0 for none.</param>
+    private static Step? MoreRepetitions(Prescription line, int goal, int spare, HouseRules rules, string why, params string[] arithmetic)
+    {
+        bool held = line.Count == CountKind.Seconds;
+        int most = held ? goal : Math.Min(rules.RepetitionCap, goal), by = held ? SecondsAStep : Math.Max(1, spare);
         if (line.Counts.Min() >= most)
         {
-            return new Step(
-                StepKind.Hold, $"The same again: {most} is the most this line is given; a harder variation comes next ({why}).",
-                [.. arithmetic], line);
+            return null;
         }
 
         var next = line with
         {
-            Counts = [.. line.Counts.Select(c => Math.Min(most, c + 1))],
-            TopOfRange = Math.Max(line.TopOfRange, Math.Min(most, line.Counts.Max() + 1)),
+            Counts = [.. line.Counts.Select(c => Math.Max(c, Math.Min(most, c + by)))],
+            TopOfRange = Math.Max(line.TopOfRange, Math.Min(most, line.Counts.Max() + by)),
         };
-        string unit = line.Count == CountKind.Seconds ? "second" : "rep";
-        return new Step(StepKind.Repetitions, $"Add 1 {unit} a set: {next.CountInWords}; {why}.", [.. arithmetic], next);
+        string unit = held ? $"{by} seconds" : by == 1 ? "1 rep" : $"{(line.Counts.Any(c => c + by > most) ? "up to " : "")}{by} reps";
+        if (!held && spare > 0)
+        {
+            arithmetic = [.. arithmetic, $"Every set had {spare} to spare, {LoadStep.SessionsRunning} sessions running."];
+        }
+
+        return new Step(StepKind.Repetitions, $"Add {unit} a set: {next.CountInWords}; {why}.", [.. arithmetic], next);
     }
 
     /// <summary>A rest-pause grows by its first bout: two more in all, so that the small ones still add up to it.</summary>
@@ -206,8 +316,4 @@ public static class NextStep
         var next = line with { Counts = line.Counts.SetItem(0, line.Counts[0] + 1).SetItem(line.Counts.Length - 1, line.Counts[^1] + 1) };
         return new Step(StepKind.Repetitions, $"Add 1 to the first bout and 1 to the last: {next.CountInWords}.", ["The small bouts add up to the first."], next);
     }
-
-    private static string Plural(int count, string word) => count == 1 ? word : word + "s";
-
-    private static string Lower(string name) => char.ToLowerInvariant(name[0]) + name[1..];
 }

@@ -4,6 +4,7 @@ using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
 using Ingegno.Core.Schools;
 
 namespace Ingegno.Core.Progression;
@@ -69,7 +70,7 @@ public static class ProgressionOrder
     private static Raised? Try(Raise what, Climbing at, ClientProfile client, HouseRules rules) => what switch
     {
         Raise.Load => Load(at, client, rules),
-        Raise.Repetitions => Repetitions(at, TopOf(at, rules), null),
+        Raise.Repetitions => Repetitions(at, TopOf(at.Base, rules), null),
         Raise.Set => Set(at),
         Raise.Variation => Variation(at, rules),
         Raise.Tempo => Tempo(at, client, rules),
@@ -87,8 +88,7 @@ public static class ProgressionOrder
             return null;
         }
 
-        int needed = LoadStep.Earning(at.Line with { Counts = at.Base.Counts }, at.Exercise, rung, client, anchor, rules);
-        return needed >= rules.RepetitionCap ? null
+        return LoadStep.Earning(at.Line with { Counts = at.Base.Counts }, at.Exercise, rung, client, anchor, rules) is not { } needed || needed > rules.RepetitionCap ? null
             : at.Line.Counts.Min() < needed ? Repetitions(at, needed, $"{needed} earn {rung.Load}")
             : new(
                 Raise.Load, $"{at.Line.Load} to {rung.Load}",
@@ -104,10 +104,10 @@ public static class ProgressionOrder
     }
 
     /// <summary>The top of the written range, or a few over the start where there is none.</summary>
-    private static int TopOf(Climbing at, HouseRules rules)
+    internal static int TopOf(Prescription start, HouseRules rules)
     {
-        bool held = at.Line.Count == CountKind.Seconds;
-        int top = Math.Max(at.Base.TopOfRange, at.Base.Counts.Max() + (held ? ClimbSeconds : Climb));
+        bool held = start.Count == CountKind.Seconds;
+        int top = Math.Max(start.TopOfRange, start.Counts.Max() + (held ? ClimbSeconds : Climb));
         return held ? top : Math.Min(top, rules.RepetitionCap);
     }
 
@@ -153,7 +153,7 @@ public static class ProgressionOrder
             return null;
         }
 
-        string name = $"{char.ToLowerInvariant(harder.Name[0])}{harder.Name[1..]}";
+        string name = PlainWords.InSentence(harder.Name);
         int needed = Math.Min(rules.RepetitionCap, at.Base.Counts.Max() + LoadStep.OverTarget);
         return Repetitions(at, needed, $"{needed} earn the {name}") ?? new(Raise.Variation, name, harder);
     }

@@ -1,5 +1,3 @@
-using Ingegno.Core.Dosing;
-using Ingegno.Core.Exercises;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
 using Ingegno.Core.Schools;
@@ -16,15 +14,16 @@ internal static class SchoolStep
     private const int Sessions = 2;
 
     /// <summary>Null where load comes first.</summary>
-    internal static Step? For(Prescription line, HouseRules rules, SetLog[][] sessions, Exercise? harder)
+    internal static Step? For(LineCase about, SetLog[][] sessions)
     {
+        var (line, rules) = (about.Line, about.Rules);
         if (Purposes.IsCapped(line.Purpose))
         {
             return new(StepKind.Hold, $"The same again, cleaner: a line for {Words(line.Purpose)} is not made heavier.", [], line);
         }
 
         return rules.Teaches(Teaching.Density) ? Denser(line)
-            : rules.Teaches(Teaching.Milestones) ? Milestone(line, rules, sessions, harder)
+            : rules.Teaches(Teaching.Milestones) ? Milestone(about, sessions)
             : null;
     }
 
@@ -40,16 +39,19 @@ internal static class SchoolStep
         return rest < line.Rest.Seconds ? line with { Rest = Duration.FromSeconds(rest) } : null;
     }
 
-    private static Step Milestone(Prescription line, HouseRules rules, SetLog[][] sessions, Exercise? harder)
+    private static Step? Milestone(LineCase about, SetLog[][] sessions)
     {
+        var (line, rules, harder) = (about.Line, about.Rules, about.Harder);
         int standard = Math.Max(line.TopOfRange, line.Counts.Max());
-        int clean = sessions.Take(Sessions).Count(s => s.Take(line.Counts.Length).All(set => set.Repetitions >= standard && set.Pain == 0));
+        int clean = sessions.Take(Sessions).Count(s => s.Take(line.Counts.Length).All(set => Sides.Done(set) >= standard && set.Pain == 0));
         string rule = $"{School.Named(Teaching.Milestones)}.";
         if (clean >= Sessions)
         {
-            return harder is null
+            return about.Variations is [var up, ..]
+                ? new(StepKind.Variation, $"Move up to {PlainWords.InSentence(up.Name)}: every set at {standard}, clean, {Sessions} sessions running.", [rule], up)
+                : harder is null
                 ? new(StepKind.Hold, $"The top of its ladder, {standard} in every set: keep it, or change the line.", [rule], line)
-                : new(StepKind.Variation, $"Move up to {char.ToLowerInvariant(harder.Name[0])}{harder.Name[1..]}: every set at {standard}, clean, {Sessions} sessions running.", [rule], line);
+                : new(StepKind.Variation, $"Move up to {PlainWords.InSentence(harder.Name)}: every set at {standard}, clean, {Sessions} sessions running.", [rule], line);
         }
 
         var next = line with { Counts = [.. line.Counts.Select(c => Math.Min(standard, Math.Min(rules.RepetitionCap, c + 1)))] };

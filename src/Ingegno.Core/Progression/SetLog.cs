@@ -1,6 +1,19 @@
+using System.Text.Json.Serialization;
+using Ingegno.Core.Anatomy;
 using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Progression;
+
+/// <summary>What ended a set.</summary>
+public enum StopReason
+{
+    /// <summary>The muscles it is for.</summary>
+    Muscle,
+    Grip,
+    Breath,
+    Form,
+    Pain,
+}
 
 /// <summary>One set as done.</summary>
 /// <param name="Id">Made where it was logged, so that sending it twice is harmless.</param>
@@ -22,4 +35,27 @@ public sealed record SetLog(
     int Repetitions,
     double? Reserve = null,
     int Pain = 0,
-    int Finished = 0);
+    int Finished = 0)
+{
+    /// <summary>What ended it; null when nobody said.</summary>
+    public StopReason? Stopped { get; init; }
+
+    /// <summary>Where it hurt; null without pain, or when nobody said.</summary>
+    public Joint? PainAt { get; init; }
+
+    /// <summary>The rest truly taken before it; null on a first set, or when nobody timed it.</summary>
+    public Duration? RestBefore { get; init; }
+
+    /// <summary>Asked to go to the true limit: nothing was left.</summary>
+    public bool ToLimit { get; init; }
+
+    /// <summary>Done on the other side, where it came to more or less than <see cref="Repetitions"/>, the side worked first.</summary>
+    public int? OtherSide { get; init; }
+
+    /// <summary>When it was done, by the clock of the phone it was logged on.</summary>
+    public DateTimeOffset? At { get; init; }
+
+    /// <summary>Its repetitions tell what the muscles trained can do: nothing else gave out first.</summary>
+    [JsonIgnore]
+    public bool EndedByMuscle => Stopped is null or StopReason.Muscle;
+}

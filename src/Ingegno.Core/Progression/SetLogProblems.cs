@@ -35,6 +35,16 @@ public static class SetLogProblems
             yield return new(path + ".pain", "Pain goes from 0 (none) to 10 (worst).");
         }
 
+        if (set.OtherSide is < 0 or > 200)
+        {
+            yield return new(path + ".otherSide", $"Repetitions of the other side go from 0 to 200, not {set.OtherSide}.");
+        }
+
+        if (set.RestBefore is { } rest && !(rest.Seconds is >= 0 and <= 3600))
+        {
+            yield return new(path + ".restBefore", "A rest lasts up to an hour; leave it empty when nobody timed it.");
+        }
+
         if (set.SetNumber is < 1 or > 50)
         {
             yield return new(path + ".setNumber", "Sets are numbered from 1 to 50.");

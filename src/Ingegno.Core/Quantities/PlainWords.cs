@@ -3,9 +3,13 @@ using System.Text;
 namespace Ingegno.Core.Quantities;
 
 /// <summary>Names of the trade as a coach says them: <c>DeepSquat</c> is "deep squat".</summary>
-internal static class PlainWords
+public static class PlainWords
 {
-    internal static string Of(Enum value)
+    /// <summary>Words that keep their capital inside a sentence.</summary>
+    private static readonly string[] Proper = ["Romanian"];
+
+    /// <summary>A name of the code in words.</summary>
+    public static string Of(Enum value)
     {
         var words = new StringBuilder();
         foreach (char c in value.ToString())
@@ -15,4 +19,8 @@ internal static class PlainWords
 
         return words.ToString();
     }
+
+    /// <summary>A name from the catalogue as it stands inside a sentence: "Push-up" is "push-up", "Romanian deadlift" stays.</summary>
+    public static string InSentence(string name) =>
+        name.Length == 0 || Proper.Any(word => name.StartsWith(word, StringComparison.Ordinal)) ? name : char.ToLowerInvariant(name[0]) + name[1..];
 }

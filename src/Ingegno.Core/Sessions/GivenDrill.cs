@@ -4,6 +4,7 @@ using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Quantities;
+using Ingegno.Core.Safety;
 
 namespace Ingegno.Core.Sessions;
 
@@ -85,12 +86,10 @@ public sealed record GivenDrill
 /// <summary>The drills this client may be given in this room.</summary>
 internal static class DrillGate
 {
-    private const int PainStops = 5;
-
     internal static IEnumerable<Drill> Allowed(Catalogue catalogue, ClientProfile client, Home home) =>
         catalogue.Drills.Where(d =>
             (home.Room.Outdoors || client.Stature * d.FloorOfStature.Fraction <= home.Room.FloorLengthOrUsual())
             && !(d.Noise == Noise.Loud && home.Room.NeighboursBelow && !home.Room.Outdoors)
             && !client.Health.Answers.Any(a => a.Applies && d.Conditions.Contains(a.Question))
-            && d.Joints.All(j => client.PainAt(j) <= PainStops));
+            && d.Joints.All(j => client.PainAt(j) <= PainHold.Stops));
 }

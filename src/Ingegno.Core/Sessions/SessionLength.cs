@@ -30,6 +30,15 @@ public static class SessionLength
         return total;
     }
 
+    /// <summary>One set with both its sides, without the rest after it.</summary>
+    /// <param name="set">From 0.</param>
+    public static Duration OfSet(Prescription line, int set)
+    {
+        double perCount = line.Count.IsRepetitions() ? line.Style.Lasts.Seconds : line.Count.SecondsEach();
+        var side = Duration.FromSeconds(line.Counts[set] * perCount);
+        return line.PerSide ? (side * 2) + SetPlan.SideSwitch : side;
+    }
+
     /// <summary>Work and rests of one line; the rest after the very last set of a group is the change to the next.</summary>
     internal static Duration OfOne(Prescription line, bool lastOfGroup)
     {

@@ -4,15 +4,13 @@ using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Quantities;
+using Ingegno.Core.Safety;
 
 namespace Ingegno.Core.Substitution;
 
 /// <summary>What stands against an exercise for this client in this room, whatever the set-up. Empty: nothing.</summary>
 public static class Gate
 {
-    /// <summary>Pain over this stops loading a joint hard; over the second one at all (bands of Thomee 1997, Phys Ther 77:1690-1703; from memory).</summary>
-    private const int PainHolds = 3, PainStops = 5;
-
     public static IEnumerable<Refusal> Against(Exercise exercise, ClientProfile client, Home home, HouseRules rules) =>
         [.. RoomReasons(exercise, client, home), .. BodyReasons(exercise, client), .. RuleReasons(exercise, client, rules)];
 
@@ -58,7 +56,7 @@ public static class Gate
         foreach (var stress in exercise.Joints)
         {
             int pain = client.PainAt(stress.Joint);
-            if ((pain > PainStops) || (pain >= PainHolds && stress.Level >= 2))
+            if ((pain > PainHold.Stops) || (pain >= PainHold.Holds && stress.Level >= 2))
             {
                 yield return new(RefusalCause.Joint, $"loads the {PlainWords.Of(stress.Joint)}, sore at {pain} of 10");
             }

@@ -46,6 +46,14 @@ internal static class Prescribing
         };
     }
 
+    /// <summary>The same line with its things standing otherwise.</summary>
+    internal static Prescription On(Prescription line, SetUp setUp) => line with
+    {
+        Geometry = setUp.Geometry,
+        Supports = [.. setUp.Placed.Where(p => p.Fixture.Kind != Homes.FixtureKind.Wall).SelectMany(Supporting)],
+        Placement = [.. setUp.Placed.Where(p => p.Fixture.Kind != Homes.FixtureKind.Wall).Select(PlacementInWords), .. FeetInWords(setUp)],
+    };
+
     /// <summary>Where effort ends the set at home as it was written to, the count is what the forecast expects.</summary>
     private static CountKind KindOf(Dose dose, WrittenLine line) =>
         dose.Form == SetForm.RestPause ? CountKind.Repetitions
@@ -63,7 +71,7 @@ internal static class Prescribing
     {
         if (EmphasisChoice.For(written, exercise) is { } emphasis)
         {
-            yield return written.IsSlot ? emphasis.Change : $"{emphasis.Change}: nearer to the {char.ToLowerInvariant(written.Name[0])}{written.Name[1..]}";
+            yield return written.IsSlot ? emphasis.Change : $"{emphasis.Change}: nearer to the {PlainWords.InSentence(written.Name)}";
         }
     }
 

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using Ingegno.Core.Exercises;
+using Ingegno.Core.Quantities;
 using Ingegno.Core.Review;
 
 namespace Ingegno.Core.Weeks;
@@ -45,7 +46,7 @@ public static class WeekStory
             var (old, now) = (model.Slots[i].Options[before[i]], model.Slots[i].Options[solution.Chosen[i]]);
             double less = old.Fit - now.Fit;
             yield return string.Create(CultureInfo.InvariantCulture,
-                $"Line {model.Slots[i].Line}: {catalogue[now.Exercise].Name} instead of {catalogue[old.Exercise].Name.ToLowerInvariant()}{(less > 0.005 ? $", {less:0.00} of the fit given up" : "")}.");
+                $"Line {model.Slots[i].Line}: {catalogue[now.Exercise].Name} instead of {PlainWords.InSentence(catalogue[old.Exercise].Name)}{(less > 0.005 ? $", {less:0.00} of the fit given up" : "")}.");
         }
 
         if (was is null)

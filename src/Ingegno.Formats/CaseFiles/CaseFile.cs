@@ -25,6 +25,9 @@ public sealed record CaseFile
 
     public Home Home { get; init; } = new();
 
+    /// <summary>Further places the client trains in; <see cref="Home"/> is the one in use.</summary>
+    public ImmutableArray<Home> Elsewhere { get; init; } = [];
+
     /// <summary>The programme in the notation of docs/formats.md.</summary>
     public string Programme { get; init; } = "";
 

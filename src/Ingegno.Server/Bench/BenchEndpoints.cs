@@ -7,6 +7,7 @@ using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Practices;
+using Ingegno.Core.Programmes;
 using Ingegno.Core.Progression;
 using Ingegno.Core.Review;
 using Ingegno.Core.Substitution;
@@ -44,7 +45,7 @@ public sealed record PlanForm(string Text, ImmutableArray<LineChoice> Choices, l
 /// <summary>The Rebuild bench.</summary>
 internal static class BenchEndpoints
 {
-    private const int MostChoices = 1000, MostAsked = 20;
+    private const int MostChoices = 1000, MostAsked = 20, MostKept = 2;
 
     internal static void MapBench(this RouteGroupBuilder api)
     {
@@ -68,7 +69,7 @@ internal static class BenchEndpoints
     }
 
     private static async Task<Results<Ok<PlanView>, ProblemHttpResult>> FindAsync(
-        string id, ClaimsPrincipal user, Cases cases, Plans plans, SetLogs logs, TimeProvider clock)
+        string id, ClaimsPrincipal user, Cases cases, Plans plans, Trainings trainings, TimeProvider clock)
     {
         string coach = user.CoachId();
         if (await cases.FindAsync(coach, id) is not { } about)
@@ -77,7 +78,8 @@ internal static class BenchEndpoints
         }
 
         var plan = (await plans.FindAsync(coach, id)).At(about.Place.Id);
-        var steps = NextSteps.For(about.Profile, about.Home, about.Rules, plan.Value, await logs.OfClientAsync(coach, id), Today.ByThe(clock));
+        var today = Today.ByThe(clock);
+        var steps = NextSteps.For(about.Profile, about.Home, about.Rules, plan.Value, await trainings.OfClientAsync(coach, id, today), today);
         return TypedResults.Ok(new PlanView(
             plan.Value,
             plan.Version,
@@ -163,7 +165,17 @@ internal static class BenchEndpoints
             line.Group,
             line.Written.Text,
             done is null ? line.WouldOpen ?? "" : string.Join(' ', new[] { done.Reason, done.Loss }.OfType<string>()),
-            done?.Prescription);
+            done?.Prescription)
+        {
+            Start = done?.Prescription,
+            Harder = done is null ? [] : [.. Others(done).Where(p => Catalogue.Shipped[done.Prescription.Exercise].Harder.Any(h => h.Exercise == p.Exercise)).Take(MostKept)],
+            Instead = done is null ? [] : [.. Others(done).Where(p => !p.Supports.Any(s => done.Prescription.Supports.Any(used => used.Fixture == s.Fixture))).Take(MostKept)],
+        };
+
+        // What was added to a line has no alternatives of its own.
+        IEnumerable<Prescription> Others(Alternative done) => done == line.Chosen
+            ? line.Alternatives.Select(a => a.Prescription).Where(p => p.Exercise != done.Prescription.Exercise)
+            : [];
     }
 
     internal static IEnumerable<InputProblem> Problems(Block? block) =>

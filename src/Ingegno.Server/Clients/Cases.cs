@@ -17,12 +17,16 @@ internal sealed record Case(StoredClient Client, StoredPlace Place, Practice Pra
 }
 
 /// <summary>Reads client, place and practice together.</summary>
-internal sealed class Cases(Storage.Clients clients, Places places, Storage.Practices practices)
+internal sealed class Cases(Storage.Clients clients, Places places, Storage.Practices practices, Lessons lessons)
 {
     /// <param name="place">Null for the place in use.</param>
     /// <returns>Null when the coach has no such client or the client no such place.</returns>
     internal async Task<Case?> FindAsync(string coach, string client, string? place = null) =>
         await clients.FindAsync(coach, client) is { } found && await places.FindAsync(coach, client, place) is { } home
-            ? new Case(found, home, (await practices.FindAsync(coach)).Value)
+            ? new Case(await WithLessonsAsync(coach, found), home, (await practices.FindAsync(coach)).Value)
             : null;
+
+    /// <summary>Every computation about a client starts from what the log has taught.</summary>
+    private async Task<StoredClient> WithLessonsAsync(string coach, StoredClient client) =>
+        client with { Profile = client.Profile with { Learned = (await lessons.FindAsync(coach, client.Id)).Learned } };
 }

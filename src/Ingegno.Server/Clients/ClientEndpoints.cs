@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using System.Security.Claims;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
@@ -6,7 +5,6 @@ using Ingegno.Core.Homes;
 using Ingegno.Core.Quantities;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Web;
-using Ingegno.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Ingegno.Server.Clients;
@@ -29,39 +27,14 @@ public sealed record NewClientForm(ClientProfile Profile, Home? Home = null);
 /// <summary>Id of something just made.</summary>
 public sealed record MadeView(string Id);
 
-/// <summary>A row of the Desk.</summary>
-public sealed record DeskRow(string Id, string Name, string Note, DeskDecision Decision, ImmutableArray<DateOnly> Trained);
-
-/// <summary>Clients and the Desk.</summary>
+/// <summary>Clients.</summary>
 internal static class ClientEndpoints
 {
     internal static void MapClients(this RouteGroupBuilder api)
     {
-        api.MapGet("/desk", DeskAsync).WithName("getDesk");
         api.MapPost("/clients", AddAsync).WithName("addClient");
         api.MapGet("/clients/{id}", FindAsync).WithName("getClient");
         api.MapPut("/clients/{id}", SaveAsync).WithName("saveClient");
-    }
-
-    /// <summary>Clients ranked by the decision that waits, then by name.</summary>
-    private static async Task<Ok<DeskRow[]>> DeskAsync(
-        ClaimsPrincipal user, Storage.Clients clients, Places places, Storage.Practices practices, Plans plans, SetLogs logs, TimeProvider clock)
-    {
-        string coach = user.CoachId();
-        var rules = (await practices.FindAsync(coach)).Value.Rules;
-        var rows = new List<DeskRow>();
-        foreach (var client in await clients.AllAsync(coach))
-        {
-            var place = await places.FindAsync(coach, client.Id);
-            var plan = await plans.FindAsync(coach, client.Id);
-            var sets = await logs.OfClientAsync(coach, client.Id);
-            var decision = Decisions.For(client.Profile, place?.Home ?? new Home(), rules, plan.At(place?.Id ?? "").Value, sets, Today.ByThe(clock));
-            rows.Add(new(
-                client.Id, client.Profile.Name, client.Profile.Note, decision,
-                [.. sets.Select(s => s.On).Distinct().OrderDescending().Take(8)]));
-        }
-
-        return TypedResults.Ok(rows.OrderBy(r => r.Decision.Rank).ToArray());
     }
 
     private static async Task<Results<Created<MadeView>, ValidationProblem>> AddAsync(

@@ -1,8 +1,14 @@
 using Ingegno.Core.Homes;
 using Ingegno.Core.Practices;
+using Ingegno.Core.Progression;
+using Ingegno.Core.Safety;
 using Ingegno.Formats.CaseFiles;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Bench;
+using Ingegno.Server.Clients;
+using Ingegno.Server.Desk;
+using Ingegno.Server.Links;
+using Ingegno.Server.Log;
 using Ingegno.Storage;
 using Microsoft.AspNetCore.Identity;
 
@@ -13,14 +19,18 @@ namespace Ingegno.Server.Demo;
 /// its members through at home. Made-up people; each ships as a case file.
 /// </summary>
 internal sealed class DemoData(
-    Coaches coaches, Storage.Clients clients, Plans plans, SetLogs logs, IPasswordHasher<Coach> hasher, TimeProvider clock)
+    Coaches coaches, Storage.Clients clients, Places places, Plans plans, SetLogs logs, LogLessons lessons, Cases cases, DeskRows desk, Sender sender,
+    IPasswordHasher<Coach> hasher, TimeProvider clock)
 {
     internal const string Email = "coach@lockside.example", Password = "floor-torn-up";
+
+    /// <summary>Weeks since the floor was torn up.</summary>
+    private const int WeeksAtHome = 3;
 
     /// <summary>The day the case files were written; their dates move along with the day the demo is made.</summary>
     private static readonly DateOnly Written = new(2026, 11, 23);
 
-    internal async Task FillIfEmptyAsync()
+    internal async Task FillIfEmptyAsync(DemoKind demo)
     {
         if (await coaches.AnyAsync())
         {
@@ -33,30 +43,65 @@ internal sealed class DemoData(
         foreach (string name in assembly.GetManifestResourceNames().Where(n => n.StartsWith("demo/", StringComparison.Ordinal)).Order())
         {
             await using var stream = assembly.GetManifestResourceStream(name)!;
-            await AddAsync(coach, CaseFile.Parse(stream));
+            await AddAsync(coach, CaseFile.Parse(stream), demo);
         }
     }
 
-    private async Task AddAsync(Coach coach, CaseFile file)
+    private async Task AddAsync(Coach coach, CaseFile file, DemoKind demo)
     {
         var today = Today.ByThe(clock);
         int days = today.DayNumber - Written.DayNumber;
         var client = file.Client with { Lifts = [.. file.Client.Lifts.Select(l => l with { On = l.On?.AddDays(days) })] };
-        var home = file.Home with { Fixtures = [.. file.Home.Fixtures.Select(f => Moved(f, days))] };
+        var home = Moved(file.Home, days);
         var block = file.Block is { } planned ? planned with { Starts = planned.Starts?.AddDays(7 * (days / 7)) } : null;
         string id = Guid.CreateVersion7().ToString();
         await clients.AddAsync(coach.Id, id, client, home, clock.GetUtcNow());
-        if (file.Log.IsEmpty)
+        foreach (var elsewhere in file.Elsewhere)
+        {
+            await places.AddAsync(coach.Id, id, Guid.CreateVersion7().ToString(), Moved(elsewhere, days));
+        }
+
+        if (file.Log.IsEmpty || demo == DemoKind.Members)
         {
             await plans.SaveAsync(coach.Id, id, Plan.Empty with { Text = file.Programme, Block = block }, 0);
             return;
         }
 
-        var rebuilt = BenchEndpoints.Rebuild(file.Programme, [], client, home, new Practice(), today);
-        await plans.SaveAsync(
-            coach.Id, id, new Plan(file.Programme, [], [.. rebuilt.Sessions.Select(BenchEndpoints.Frozen)], clock.GetUtcNow()) { Block = block }, 0);
-        await logs.SaveAsync(coach.Id, id, file.Log.Select(s => s with { On = s.On.AddDays(days) }));
+        var all = await places.AllAsync(coach.Id, id);
+        var about = new Case((await clients.FindAsync(coach.Id, id))!, all[0], new Practice());
+        await plans.SaveAsync(coach.Id, id, BenchEndpoints.Planned(file.Programme, [], about, all, clock) with { Block = block }, 0);
+        await TrainAsync(coach, id, [.. file.Log.Select(s => s with { On = s.On.AddDays(days), At = s.At?.AddDays(days) })], today);
     }
+
+    /// <summary>
+    /// The weeks as they were trained: the coach took each week's steps, the last week's still wait. What was sent is the plan before them.
+    /// </summary>
+    private async Task TrainAsync(Coach coach, string id, SetLog[] log, DateOnly today)
+    {
+        var firstAtHome = today.AddDays(-7 * WeeksAtHome);
+        var weeks = log.GroupBy(s => s.On < firstAtHome ? -1 : (s.On.DayNumber - firstAtHome.DayNumber) / 7).OrderBy(g => g.Key);
+        foreach (var week in weeks)
+        {
+            var asked = (await plans.FindAsync(coach.Id, id)).Value.Sessions.SelectMany(s => s.Lines).Where(l => l.Prescription is not null).ToDictionary(l => l.Line, l => l.Prescription!);
+            await logs.SaveAsync(coach.Id, id, week.Select(s => new StoredSet(s, asked.GetValueOrDefault(s.Line) is { } p && p.Exercise == s.Exercise ? week.Key < 0 ? p : SendingCheck.Spelled(p) : null)));
+            await lessons.LearnAsync(coach.Id, id);
+            if (week.Key is >= 0 and < WeeksAtHome - 1)
+            {
+                await TakeStepsAsync(coach.Id, id, today);
+            }
+        }
+
+        await sender.SendAsync(coach.Id, coach.Name, (await cases.FindAsync(coach.Id, id))!);
+    }
+
+    private async Task TakeStepsAsync(string coach, string id, DateOnly today)
+    {
+        var about = (await desk.CaseAsync(coach, id))!;
+        LineProgress[] taken = [.. DeskRows.Lines(about, today).Where(l => l.Step is { IsTheSameAgain: false, Next: not null, Kind: not StepKind.Stuck })];
+        await plans.SaveAsync(coach, id, TakenSteps.In(about.Plan.Value, taken).Plan, about.Plan.Version);
+    }
+
+    private static Home Moved(Home home, int days) => home with { Fixtures = [.. home.Fixtures.Select(f => Moved(f, days))] };
 
     private static Fixture Moved(Fixture fixture, int days) =>
         fixture.Check is { } check ? fixture with { Check = check with { On = check.On.AddDays(days) } } : fixture;

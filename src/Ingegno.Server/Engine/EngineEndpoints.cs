@@ -27,6 +27,7 @@ internal static class EngineEndpoints
         engine.MapPost("/dose", DoseEngine.Find).WithName("dose");
         engine.MapPost("/rebuild", ReviewEngine.Rebuild).WithName("rebuildCase");
         engine.MapPost("/review", ReviewEngine.Review).WithName("review");
+        engine.MapPost("/next-step", NextStepEngine.Find).WithName("nextStep");
         api.MapPost("/clients/{id}/lab", TrialEngine.ForClientAsync).WithName("setLab");
         engine.MapPost("/body-share", BodyShareEngine.Share).WithName("bodyShare");
     }

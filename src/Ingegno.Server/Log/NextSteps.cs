@@ -1,6 +1,8 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
+using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Programmes;
@@ -13,14 +15,17 @@ namespace Ingegno.Server.Log;
 /// <summary>A line of the plan with what was logged on it and what comes next.</summary>
 /// <param name="Logs">Sets of this line's exercise, newest day first.</param>
 /// <param name="Step">Null when nothing was logged at this prescription; a stop, logged or not, when it may not be trained as planned.</param>
+/// <param name="Forecast">Repetitions to failure of each set next time, with their range; empty where none is forecast.</param>
+/// <param name="Trend">Whether its smoothed estimate still rises.</param>
 public sealed record LineProgress(
-    int Line, string Tag, string Session, Prescription Prescription, ImmutableArray<SetLog> Logs, Step? Step);
+    int Line, string Tag, string Session, Prescription Prescription, ImmutableArray<SetLog> Logs, Step? Step, Trend Trend,
+    ImmutableArray<RepetitionRange> Forecast);
 
 /// <summary>Works out next week for every line of a plan.</summary>
 internal static class NextSteps
 {
     internal static ImmutableArray<LineProgress> For(
-        ClientProfile client, Home home, HouseRules rules, Plan plan, IReadOnlyList<SetLog> sets, DateOnly day)
+        ClientProfile client, Home home, HouseRules rules, Plan plan, Training training, DateOnly day)
     {
         if (plan.Sessions.IsEmpty)
         {
@@ -30,6 +35,7 @@ internal static class NextSteps
         rules = plan.Block?.Over(rules) ?? rules;
         var anchors = StrengthAnchors.Of(client, Catalogue.Shipped);
         var prepared = new PreparedHome(home, day);
+        var purpose = BlockCalendar.PurposeOn(plan.Block, day);
         return
         [
             .. from session in plan.Sessions
@@ -40,20 +46,51 @@ internal static class NextSteps
 
         LineProgress Progress(PlannedLine line, string session, Prescription prescription)
         {
-            ImmutableArray<SetLog> logs = [.. sets.Where(s => s.Line == line.Line && s.Exercise == prescription.Exercise)];
+            ImmutableArray<SetLog> logs = [.. training.Sets.Where(s => s.Line == line.Line && s.Exercise == prescription.Exercise)];
+            var estimates = training.Digest.Of(prescription.Exercise);
             Step? step = null;
             if (Catalogue.Shipped.Find(prescription.Exercise) is { } exercise)
             {
                 var today = PlannedSetUp.Of(prescription, exercise, client, prepared, rules);
                 step = today.Against.IsEmpty
-                    ? NextStep.For(
+                    ? NextStep.For(new LineCase(
                         prescription, exercise, today.Implement, client, anchors.For(exercise), rules,
-                        [.. logs.Where(l => l.Load.Grams == prescription.Load.Grams)],
-                        exercise.Harder is [var up, ..] ? Catalogue.Shipped.Find(up.Exercise) : null)
+                        [.. logs.Where(l => l.Load.Grams == prescription.Load.Grams && (line.Since is not { } since || l.On >= since))])
+                    {
+                        Start = line.Start,
+                        Harder = exercise.Harder is [var up, ..] ? Catalogue.Shipped.Find(up.Exercise) : null,
+                        Variations = [.. Variations(line, prescription, exercise)],
+                        Pain = training.Pain,
+                        ClearedThrough = training.ClearedThrough(prescription.Exercise),
+                        Estimates = estimates,
+                        Sore = training.SoreAfter(session),
+                        Week = logs.IsEmpty ? WeekKind.Full : BlockCalendar.KindOn(plan.Block, logs.Max(l => l.On)),
+                        Purpose = prescription.Purpose ?? purpose,
+                    })
                     : NextStep.NotAsPlanned(prescription, today.Against);
             }
 
-            return new(line.Line, line.Tag, session, prescription, logs, step);
+            return new(
+                line.Line, line.Tag, session, prescription, logs, step, Plateau.Of(estimates),
+                Catalogue.Shipped.Find(prescription.Exercise) is { } done ? Foreseen.Of(prescription, done, client, anchors.For(done)) : []);
+        }
+
+        // Another height of the same exercise first, then its neighbours; what does not stand today is no step.
+        IEnumerable<Prescription> Variations(PlannedLine line, Prescription prescription, Exercise exercise)
+        {
+            if (MicroSteps.Above(prescription, exercise, client, prepared, rules) is { } micro)
+            {
+                yield return micro;
+            }
+
+            foreach (var harder in line.Harder)
+            {
+                if (harder.Exercise != exercise.Id && Catalogue.Shipped.Find(harder.Exercise) is { } up
+                    && exercise.Harder.Any(h => h.Exercise == up.Id) && PlannedSetUp.Of(harder, up, client, prepared, rules).Against.IsEmpty)
+                {
+                    yield return harder;
+                }
+            }
         }
     }
 }

@@ -43,6 +43,11 @@ internal sealed class QuantitySchemas : IOpenApiSchemaTransformer
         {
             schema.Items = new OpenApiSchema { Type = JsonSchemaType.Number, Format = "double" };
         }
+        else if (type.IsEnum && NullIfNullable(context) == 0 && schema.Enum is { } names)
+        {
+            // Whichever property comes first writes the shared schema: whether that one may be null is its own matter.
+            schema.Enum = [.. names.Where(n => n is not null && n.GetValueKind() != System.Text.Json.JsonValueKind.Null)];
+        }
         else if (schema.Type is { } kinds && kinds.HasFlag(JsonSchemaType.String)
             && (kinds.HasFlag(JsonSchemaType.Integer) || kinds.HasFlag(JsonSchemaType.Number)))
         {

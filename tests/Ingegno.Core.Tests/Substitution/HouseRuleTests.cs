@@ -241,7 +241,10 @@ public class HouseRuleTests
                from set in Enumerable.Range(0, line.Counts.Length)
                select new SetLog(Guid.NewGuid(), 1, line.Exercise, People.Today.AddDays(-day), set + 1, line.Load, line.Counts[set] + over),
         ];
-        return NextStep.For(
-            line, exercise, null, runa, StrengthAnchors.Of(runa, Catalogue.Shipped).For(exercise), rules, logs, People.Exercise("feet-raised-push-up"))!;
+        return NextStep.For(new LineCase(
+            line, exercise, null, runa, StrengthAnchors.Of(runa, Catalogue.Shipped).For(exercise), rules, logs)
+        {
+            Harder = People.Exercise("feet-raised-push-up"),
+        })!;
     }
 }

@@ -6,6 +6,8 @@ export const ssr = false;
 /** Every page knows who is signed in; without that only the sign-in page opens. */
 export async function load({ url, depends }) {
 	depends('app:session');
+	// A client's link needs no account, and must open without the server.
+	if (url.pathname.startsWith('/train/')) return { session: { firstRun: false, coach: null } };
 	const session = await ask(api.GET('/api/session'));
 	const atDoor = url.pathname === '/sign-in';
 	if (!session.coach && !atDoor) redirect(307, '/sign-in?back=' + encodeURIComponent(url.pathname));

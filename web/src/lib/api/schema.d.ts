@@ -36,16 +36,48 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/desk": {
+    "/api/link/{token}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["getDesk"];
+        get: operations["openLink"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/link/{token}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["logByLink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/link/{token}/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["checkByLink"];
         delete?: never;
         options?: never;
         head?: never;
@@ -517,6 +549,166 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/return": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getReturn"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getDesk"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/desk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getDeskRow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/decisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getDecisions"];
+        put?: never;
+        post: operations["answer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/decisions/{decision}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undoDecision"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/reports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getReports"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/reports/{report}/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getReportPhoto"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/sending": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getSending"];
+        put?: never;
+        post: operations["send"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["revokeLinks"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outbox": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getOutbox"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engine/load-ladder": {
         parameters: {
             query?: never;
@@ -709,6 +901,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engine/next-step": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["nextStep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engine/body-share": {
         parameters: {
             query?: never;
@@ -774,12 +982,23 @@ export interface components {
          * @description How well a maximum is known.
          * @enum {unknown}
          */
-        AnchorBasis: "lifted" | "transferred" | "levelAndBodyMass";
+        AnchorBasis: "lifted" | "learned" | "transferred" | "levelAndBodyMass";
         /**
          * @description Where a band or strap is tied, by the body.
          * @enum {unknown}
          */
         AnchorZone: "low" | "middle" | "high";
+        /**
+         * @description What a coach answered to a proposal.
+         * @enum {unknown}
+         */
+        Answer: "taken" | "refused" | "later";
+        /** @description An answer to a proposal as it was read. */
+        AnswerForm: {
+            /** @description Of the proposal. */
+            subject: string;
+            answer: components["schemas"]["Answer"];
+        };
         /** @description Two sides of the body set against each other, effective sets at home. */
         BalanceRow: {
             name: string;
@@ -959,6 +1178,8 @@ export interface components {
             reviewEvery: number;
             /** @description New exercises and slow lowerings make people sore first. */
             firstWeekLighter: boolean;
+            /** @description Weeks made easier beyond those that end a phase, each by a day in it. */
+            easier: string[];
             rhythm: components["schemas"]["Rhythm"];
             progress: null | components["schemas"]["Teaching"];
         };
@@ -1105,6 +1326,11 @@ export interface components {
          * @enum {unknown}
          */
         CheckVerdict: "passed" | "notPassed" | "never";
+        /** @description A guided step of a client's own check, and whether it held. */
+        CheckedStep: {
+            step: string;
+            held: boolean;
+        };
         /** @description A changed profile and the version the change was made on. */
         ClientForm: {
             profile: components["schemas"]["ClientProfile"];
@@ -1221,6 +1447,26 @@ export interface components {
             consumable: boolean;
         };
         /**
+         * @description One line a strength family through gym and home: the swaps change, the muscle's strength goes on. It follows the exercise logged first,
+         *     which what is done on the others moves as far as they share its strength; that a stand-in turns out better than its usual ratio is no gain.
+         */
+        Continuity: {
+            family: string;
+            reference: string;
+            points: components["schemas"]["ContinuityPoint"][];
+        };
+        /** @description The estimate of a family on a day, on the family's gym lift. */
+        ContinuityPoint: {
+            /** Format: date */
+            on: string;
+            maximum: components["schemas"]["Mass"];
+            /** @description Of the 80 percent range. */
+            low: components["schemas"]["Mass"];
+            high: components["schemas"]["Mass"];
+            /** @description Trained with exercises made for the home; false for the gym's own. */
+            atHome: boolean;
+        };
+        /**
          * @description What a set counts in, and what ends it.
          * @enum {unknown}
          */
@@ -1232,32 +1478,37 @@ export interface components {
         Counted: "repetitions" | "seconds" | "steps";
         /** @enum {unknown} */
         DayOfWeek: "sunday" | "monday" | "tuesday" | "wednesday" | "thursday" | "friday" | "saturday";
+        /** @description A decision in the record of a client. */
+        DecisionView: {
+            id: string;
+            /** Format: date-time */
+            at: string;
+            sentence: string;
+            answer: components["schemas"]["Answer"];
+            undone: boolean;
+        };
         /**
          * Format: double
          * @description resistance over maximum
          */
         Demand: number;
-        /** @description What waits for the coach on one client. */
-        DeskDecision: {
-            /**
-             * Format: int32
-             * @description 0 first.
-             */
-            rank: number;
-            /** @description The decision spelled out. */
-            sentence: string;
-            /** @description Where it is made: profile, home, bench or log. */
-            view: string;
-            /** @description False when there is nothing to decide. */
-            waits: boolean;
-        };
-        /** @description A row of the Desk. */
+        /** @description A client on the Desk. */
         DeskRow: {
             id: string;
             name: string;
             note: string;
-            decision: components["schemas"]["DeskDecision"];
-            trained: string[];
+            /** @description What waits, worst first; empty when nothing does. */
+            proposals: components["schemas"]["Proposal"][];
+            week: components["schemas"]["WeekDot"][];
+            trends: components["schemas"]["FamilyTrend"][];
+            /** Format: date */
+            lastTrained: null | string;
+            /**
+             * Format: int64
+             * @description The version steps are taken on.
+             */
+            planVersion: number;
+            undo: null | components["schemas"]["LastDecision"];
         };
         /**
          * @description What is measured with.
@@ -1518,7 +1769,7 @@ export interface components {
             faults: string[];
         };
         /** @enum {unknown} */
-        ExerciseAttribute: "jumps" | "behindTheBodyDips" | "pressingOverhead" | "hanging" | "upsideDown" | "spinalFlexion" | "kneeling" | "oneLegBalance" | "bands" | "deadliftsFromTheFloor" | "loadedRotation" | null;
+        ExerciseAttribute: "jumps" | "behindTheBodyDips" | "pressingOverhead" | "hanging" | "upsideDown" | "spinalFlexion" | "kneeling" | "oneLegBalance" | "bands" | "deadliftsFromTheFloor" | "loadedRotation";
         /**
          * @description Exercises that lead into one another; one catalogue file each, and one connected ladder.
          * @enum {unknown}
@@ -1550,6 +1801,13 @@ export interface components {
             /** @description What keeps more from being reached, the commonest reason first; empty when nothing does. */
             blocked: string[];
         };
+        /** @description Latest estimates of a strength family, an exposure each, oldest first: 1 is where the log began. */
+        FamilyTrend: {
+            family: string;
+            factors: number[];
+        };
+        /** @enum {unknown} */
+        Felt: "muscle" | "breath" | "both" | null;
         /** @description Vessels and the mass one of them should have; null asks for the full one. */
         FillForm: {
             vessels: components["schemas"]["Vessels"];
@@ -1691,6 +1949,21 @@ export interface components {
             count: number;
             bears: null | components["schemas"]["Share"];
             motion: components["schemas"]["FixtureMotion"];
+        };
+        /** @description What a client found when pulling, pushing or sitting on a fixture with rising force. It passes nothing: the coach does. */
+        FixtureReport: {
+            /** @description Id within the home. */
+            fixture: string;
+            /** Format: date */
+            on: string;
+            steps: components["schemas"]["CheckedStep"][];
+            /**
+             * Format: double
+             * @description kilograms, three decimals
+             */
+            force: null | number;
+            /** @default  */
+            remark: string;
         };
         /**
          * @description What a fixture is for in an exercise.
@@ -1870,10 +2143,7 @@ export interface components {
              */
             shifts: boolean;
         };
-        /**
-         * @description How an implement is held in an exercise. The load of a pair is both pieces together.
-         * @enum {unknown}
-         */
+        /** @enum {unknown} */
         Hold: "oneHand" | "pair" | "atChest" | "bothHands" | "onBack" | "acrossHips" | "bar" | "band" | "footOnScale";
         /** @description One place a client trains in: its room, what stands in it and what can be lifted there. */
         Home: {
@@ -2261,6 +2531,12 @@ export interface components {
             /** @description Knuckles of a raised arm, standing (common practice). */
             reach: components["schemas"]["Length"];
         };
+        /** @description A decision as shown for undoing. */
+        LastDecision: {
+            id: string;
+            sentence: string;
+            answer: components["schemas"]["Answer"];
+        };
         /**
          * @description A house rule or a trait of the client that leans on one exercise: it ranks it lower or higher, adds a cue, or both. In
          *     contrast to a Refusal it never takes the exercise away.
@@ -2278,6 +2554,50 @@ export interface components {
             cue: null | string;
             /** @description What it changed in the dose, in words; null for nothing. */
             dose: null | string;
+        };
+        /** @description What a client's log has taught about the body behind it. */
+        Learned: {
+            /** @description Repetitions past the first, against most people's; 0.6 to 1.6. */
+            endurance: components["schemas"]["LearnedFactor"];
+            /** @description What a rest is worth, against most people's; 0.6 to 1.6. */
+            recovery: components["schemas"]["LearnedFactor"];
+            /**
+             * Format: double
+             * @description Repetitions left beyond what the client says is left; negative when fewer are.
+             */
+            leftUnsaid: number;
+            /**
+             * Format: double
+             * @description Standard deviation of it, repetitions.
+             */
+            leftUnsaidSpread: number;
+            /** @description Maxima of the exercises logged; they stand before lifts and written loads. */
+            anchors: components["schemas"]["StrengthAnchor"][];
+            /**
+             * Format: double
+             * @description How far sets lie from their forecasts against most people's: under 1 for a steady client.
+             */
+            unsteadiness: number;
+        };
+        /** @description A factor on what holds for most people, with how well it is known. */
+        LearnedFactor: {
+            /**
+             * Format: double
+             * @description 1 for most.
+             */
+            factor: number;
+            /**
+             * Format: double
+             * @description Standard deviation of its logarithm.
+             */
+            spread: number;
+        };
+        /** @description A session that moved what is believed of a client, in words. */
+        LearnedMove: {
+            /** Format: date */
+            on: string;
+            exercise: string;
+            sentence: string;
         };
         /**
          * Format: double
@@ -2299,6 +2619,12 @@ export interface components {
             height: components["schemas"]["Length"];
             /** @description Highest less lowest. */
             difference: components["schemas"]["Length"];
+        };
+        /** @description A last set asked to the true limit. */
+        LimitSet: {
+            session: string;
+            /** Format: int32 */
+            line: number;
         };
         /** @description A change of one line that a remedy makes; null leaves a part as it is. */
         LineChange: {
@@ -2417,6 +2743,10 @@ export interface components {
             /** @description Sets of this line's exercise, newest day first. */
             logs: components["schemas"]["SetLog"][];
             step: null | components["schemas"]["Step"];
+            /** @description Whether its smoothed estimate still rises. */
+            trend: components["schemas"]["Trend"];
+            /** @description Repetitions to failure of each set next time, with their range; empty where none is forecast. */
+            forecast: components["schemas"]["RepetitionRange"][];
         };
         /** @description A line through all weeks of a block. */
         LineTargets: {
@@ -2432,6 +2762,120 @@ export interface components {
             session: number;
             /** @description One a week, in order. */
             weeks: components["schemas"]["WeekTarget"][];
+        };
+        /** @description A fixture as checked on the phone. */
+        LinkCheckForm: {
+            /** Format: uuid */
+            id: string;
+            place: string;
+            report: components["schemas"]["FixtureReport"];
+            /** @description JPEG, base64; null without one. */
+            photo: null | string;
+        };
+        /** @description A fixture the client is asked to check, with what to do step by step. */
+        LinkFixture: {
+            id: string;
+            name: string;
+            steps: string[];
+        };
+        /** @description An exercise as the phone shows it. */
+        LinkLine: {
+            /** Format: int32 */
+            line: number;
+            tag: string;
+            prescription: components["schemas"]["Prescription"];
+            /** @description Phases of a repetition in the order they come; empty for held or counted work. */
+            pace: components["schemas"]["PacePhase"][];
+            /** @description What it loads: pain over 5 at one of these leaves it out for the day. */
+            joints: components["schemas"]["Joint"][];
+            /**
+             * Format: int32
+             * @description Sets kept in a first, lighter week; Easier in an easier one.
+             */
+            lighter: number;
+            /** Format: int32 */
+            easier: number;
+            /** @description What to do when the set-up does not stand today, best first. */
+            instead: components["schemas"]["LinkLine"][];
+            /** @description Fixtures it leans on, by name. */
+            uses: string[];
+            behind: components["schemas"]["GivenDrill"][];
+        };
+        /** @description What the phone sends: everything logged since the last answer, with its own clock. */
+        LinkLogForm: {
+            /** Format: date-time */
+            phoneNow: string;
+            sets: components["schemas"]["SetLog"][];
+            notes: components["schemas"]["SessionNote"][];
+        };
+        /** @description What was kept. Sending the same again changes nothing. */
+        LinkLogView: {
+            /** @description Ids of sets that are safe now. */
+            kept: string[];
+            refused: components["schemas"]["RefusedSet"][];
+            /** @description Something the client should know, such as a clock that is wrong; null for nothing. */
+            word: null | string;
+        };
+        /** @description The same plan in one place of the client. */
+        LinkPlace: {
+            id: string;
+            name: string;
+            sessions: components["schemas"]["LinkSession"][];
+            toCheck: components["schemas"]["LinkFixture"][];
+        };
+        /** @description What was sent, frozen. Health answers are not in it; cautions are. */
+        LinkProgramme: {
+            /** @description First name. */
+            client: string;
+            unit: components["schemas"]["MassUnit"];
+            places: components["schemas"]["LinkPlace"][];
+            weeks: components["schemas"]["LinkWeek"][];
+            cautions: string[];
+        };
+        /** @description A session ready to be trained. */
+        LinkSession: {
+            title: string;
+            length: components["schemas"]["Duration"];
+            layOut: components["schemas"]["LaidOut"][];
+            warmUp: components["schemas"]["GivenDrill"][];
+            coolDown: components["schemas"]["GivenDrill"][];
+            lines: components["schemas"]["LinkLine"][];
+            steps: components["schemas"]["LinkStep"][];
+        };
+        /** @description A set to do, in the order of the session. */
+        LinkStep: {
+            /** Format: int32 */
+            line: number;
+            /** Format: int32 */
+            set: number;
+            /** Format: int32 */
+            count: number;
+            /** @description After it, before the next step. */
+            rest: components["schemas"]["Duration"];
+            /** @description With its rest and both sides, for the minutes still to go. */
+            lasts: components["schemas"]["Duration"];
+        };
+        /** @description What a link opens to: the frozen programme, and what is known of the last days. */
+        LinkView: {
+            programme: components["schemas"]["LinkProgramme"];
+            /** Format: date-time */
+            sentAt: string;
+            /** Format: date */
+            today: string;
+            /** Format: date-time */
+            expires: string;
+            /** @description Sets of the last two weeks, newest day first. */
+            done: components["schemas"]["SetLog"][];
+            notes: components["schemas"]["SessionNote"][];
+            toLimit: null | components["schemas"]["LimitSet"];
+            /** @description Lines kept out by pain until the coach has looked at it. */
+            heldBack: number[];
+        };
+        /** @description A week of the block by its first day. */
+        LinkWeek: {
+            /** Format: date */
+            starts: string;
+            kind: components["schemas"]["WeekKind"];
         };
         /**
          * @description A line whose load stays below what was asked and that no measure makes up: said, with what would reach it - leverage, one limb at
@@ -2636,6 +3080,32 @@ export interface components {
         NewPlaceForm: {
             name: string;
         };
+        /** @description One line as it stands, and what was done on it. */
+        NextStepForm: {
+            client: components["schemas"]["ClientProfile"];
+            home: components["schemas"]["Home"];
+            /** @description As substitutes, dose and rebuild answer it. */
+            line: components["schemas"]["Prescription"];
+            /** @description Sets of it, any order; a day is a session. */
+            log: components["schemas"]["SetLog"][];
+            start: null | components["schemas"]["Prescription"];
+            rules: null | components["schemas"]["HouseRules"];
+            /**
+             * Format: date
+             * @description The day it is decided for; today where not given.
+             */
+            on: null | string;
+        };
+        /** @description What comes next, and what it was decided from. */
+        NextStepView: {
+            step: null | components["schemas"]["Step"];
+            trend: components["schemas"]["Trend"];
+            /** @description Repetitions to failure of each set next time, learned from the log. */
+            forecast: components["schemas"]["RepetitionRange"][];
+            learned: components["schemas"]["Learned"];
+            /** @description What the log taught, newest first. */
+            moves: components["schemas"]["LearnedMove"][];
+        };
         /**
          * @description How much a landing or a drop is heard below.
          * @enum {unknown}
@@ -2647,6 +3117,22 @@ export interface components {
             words: string;
             equivalent: components["schemas"]["Demand"];
             pull: null | components["schemas"]["PullAlong"];
+        };
+        /** @description A message in the outbox of the stand-in for the post. */
+        OutboxMessage: {
+            name: string;
+            /** Format: date-time */
+            at: string;
+            to: string;
+            subject: string;
+            text: string;
+        };
+        /** @description One phase of a repetition, for a pacer. */
+        PacePhase: {
+            /** @description "lower", "hold low", "lift", "hold high". */
+            word: string;
+            /** Format: int32 */
+            seconds: number;
         };
         /** @description A rung with the way to it from the one before. */
         PackedRung: {
@@ -2715,6 +3201,15 @@ export interface components {
          * @enum {unknown}
          */
         PausePosition: "afterLowering" | "afterLifting";
+        /** @description The best of one exercise, in the unit that is right for it. */
+        PersonalBest: {
+            exercise: string;
+            name: string;
+            /** Format: date */
+            on: string;
+            /** @description "14 at 24 kg", "9 with the hands at 42 cm", "6 with 12 kg taken off", "55 s". */
+            inWords: string;
+        };
         /** @description Some weeks with one purpose. */
         Phase: {
             /** @description As the coach calls it: "Settle in". */
@@ -2844,6 +3339,16 @@ export interface components {
             written: string;
             why: string;
             prescription: null | components["schemas"]["Prescription"];
+            start: null | components["schemas"]["Prescription"];
+            /**
+             * Format: date
+             * @description First day whose sets count for the next step: what earned the last one earns nothing twice. Null: all do.
+             */
+            since: null | string;
+            /** @description Harder variations possible when it was saved, nearest first. */
+            harder: components["schemas"]["Prescription"][];
+            /** @description What to do instead on a day when the set-up does not stand, best first. */
+            instead: components["schemas"]["Prescription"][];
             /** @description Mobility work behind this line. */
             behind: components["schemas"]["GivenDrill"][];
         };
@@ -3017,7 +3522,45 @@ export interface components {
              * @description By the server's clock; no set is logged for a later day.
              */
             today: string;
+            /** @description What the log taught lately, newest first. */
+            moves: components["schemas"]["LearnedMove"][];
+            /** @description What was forecast of each set shown, when all before it was known. */
+            hindsight: components["schemas"]["SetHindsight"][];
+            notes: components["schemas"]["SessionNote"][];
+            learned: components["schemas"]["Learned"];
+            /** @description Estimated maximum per strength family through gym and home. */
+            continuity: components["schemas"]["Continuity"][];
+            bests: components["schemas"]["PersonalBest"][];
+            /** @description What sets said before they were corrected, or on another phone. */
+            overwritten: components["schemas"]["SetLog"][];
         };
+        /** @description A decision that waits, spelled out. */
+        Proposal: {
+            /** @description Names it for the answer; the same as long as nothing new was logged. */
+            subject: string;
+            kind: components["schemas"]["ProposalKind"];
+            sentence: string;
+            /** @description The figures behind it. */
+            arithmetic: string[];
+            /** @description Where more of it can be seen: profile, home, bench, block, log. */
+            view: string;
+            /** @description Lines of the plan it would change. */
+            lines: number[];
+            /** @description What taking it is called; null where it can only be opened. */
+            take: null | string;
+            /**
+             * @description What saying no is called.
+             * @default No
+             */
+            refuse: string;
+            /** @description Report whose photo belongs to it. */
+            photo: null | string;
+        };
+        /**
+         * @description What a proposal is about, worst first: the order the Desk ranks by.
+         * @enum {unknown}
+         */
+        ProposalKind: "pain" | "unsafeSetUp" | "painAgain" | "fixtureReport" | "unready" | "missed" | "unsent" | "return" | "deload" | "stuck" | "change" | "earned" | "ready" | "felt" | "crutch" | "stillHeld" | "review";
         /** @description What a band gives along a movement, as the masses that would weigh the same. */
         PullAlong: {
             start: components["schemas"]["Mass"];
@@ -3031,9 +3574,9 @@ export interface components {
             pastMeasured: boolean;
         };
         /** @enum {unknown} */
-        Purpose: "growth" | "strength" | "skill" | "jointCare" | "activation" | "conditioning" | null;
+        Purpose: "growth" | "strength" | "skill" | "jointCare" | "activation" | "conditioning";
         /** @enum {unknown} */
-        Raise: "load" | "repetitions" | "set" | "variation" | "tempo" | "pause" | "rest" | null;
+        Raise: "load" | "repetitions" | "set" | "variation" | "tempo" | "pause" | "rest";
         /**
          * @description What a strength ratio compares.
          * @default external
@@ -3142,6 +3685,12 @@ export interface components {
             name: string;
             reasons: components["schemas"]["Refusal"][];
         };
+        /** @description A set that could not be kept, with what to do; it stays on the phone. */
+        RefusedSet: {
+            /** Format: uuid */
+            id: string;
+            reason: string;
+        };
         /** @description What one click would do about a finding. */
         Remedy: {
             /** @description "Take the band pulldown on line 4". */
@@ -3184,6 +3733,51 @@ export interface components {
              * @description Whole movements it is worth in path: one and a half for a whole and a half.
              */
             path: number;
+        };
+        /** @description A fixture checked on the phone. */
+        ReportView: {
+            id: string;
+            place: string;
+            report: components["schemas"]["FixtureReport"];
+            hasPhoto: boolean;
+            /** @description The coach has passed or refused it. */
+            judged: boolean;
+        };
+        /** @description The way back to the gym. */
+        ReturnView: {
+            lines: components["schemas"]["ReturningLine"][];
+            /** @description What got better at home, in words; empty when nothing did. */
+            better: string[];
+        };
+        /** @description A week of the way back. */
+        ReturnWeek: {
+            /** Format: int32 */
+            week: number;
+            /**
+             * Format: double
+             * @description Part of the written sets left out: 0.5 is half.
+             */
+            below: number;
+            /**
+             * Format: int32
+             * @description Of each written set count, so many are done.
+             */
+            sets: number;
+        };
+        /** @description A written line as it comes back. */
+        ReturningLine: {
+            /** Format: int32 */
+            line: number;
+            session: string;
+            /** @description Line as typed. */
+            written: string;
+            name: string;
+            firstLoad: null | components["schemas"]["Mass"];
+            estimate: null | components["schemas"]["StrengthAnchor"];
+            /** @description Sets over four weeks. */
+            weeks: components["schemas"]["ReturnWeek"][];
+            /** @description How the load came about. */
+            story: string;
         };
         /** @description A plan to be reviewed. */
         ReviewForm: {
@@ -3291,6 +3885,25 @@ export interface components {
             /** @description What is missing and what to do; null when it may be sent. */
             why: null | string;
         };
+        /** @description What would be sent, read back, and what stands against it. */
+        SendingView: {
+            /** @description Totals, minutes and sides in plain words. */
+            sentence: string;
+            /** @description Why it may not be sent; empty when it may. */
+            against: string[];
+            /**
+             * Format: date-time
+             * @description When this client last got something; null for never.
+             */
+            sentAt: null | string;
+            /** @description The plan was saved after it was last sent. */
+            isNew: boolean;
+            /**
+             * Format: int32
+             * @description Links of this client that still open.
+             */
+            openLinks: number;
+        };
         /** @description A session on a day. */
         SessionDay: {
             /**
@@ -3303,6 +3916,19 @@ export interface components {
              * @description Null where neither the first day nor the client's days are known.
              */
             on: null | string;
+        };
+        /** @description What the client said of a session with one tap after it, and with one before the next day for its muscles. */
+        SessionNote: {
+            /** @description Its title. */
+            session: string;
+            /** Format: date */
+            on: string;
+            felt: null | components["schemas"]["Felt"];
+            /**
+             * Format: int32
+             * @description 0 not at all to 3 very; null when not asked.
+             */
+            sore: null | number;
         };
         /** @description One session in figures. */
         SessionRow: {
@@ -3344,6 +3970,18 @@ export interface components {
          * @enum {unknown}
          */
         SetForm: "straight" | "pushFirst" | "restPause" | "holdToFatigue";
+        /** @description What was forecast of a set when all before it was known, the sets of the same day too. */
+        SetHindsight: {
+            /** Format: uuid */
+            set: string;
+            /** @description Repetitions until failure, with their 80 percent range. */
+            toFailure: components["schemas"]["RepetitionRange"];
+            /**
+             * Format: double
+             * @description Done and left, corrected for what this client leaves unsaid.
+             */
+            observed: number;
+        };
         /** @description One set as done. */
         SetLog: {
             /**
@@ -3389,6 +4027,21 @@ export interface components {
              * @default 0
              */
             finished: number;
+            stopped: null | components["schemas"]["StopReason"];
+            painAt: null | components["schemas"]["Joint"];
+            restBefore: null | components["schemas"]["Duration"];
+            /** @description Asked to go to the true limit: nothing was left. */
+            toLimit: boolean;
+            /**
+             * Format: int32
+             * @description Done on the other side, where it came to more or less than int SetLog.Repetitions, the side worked first.
+             */
+            otherSide: null | number;
+            /**
+             * Format: date-time
+             * @description When it was done, by the clock of the phone it was logged on.
+             */
+            at: null | string;
         };
         /** @description What one written set asks: an exact count has equal ends. */
         SetTarget: {
@@ -3577,13 +4230,15 @@ export interface components {
          * @description What to do with a line next week.
          * @enum {unknown}
          */
-        StepKind: "stop" | "hold" | "load" | "repetitions" | "rest" | "variation";
+        StepKind: "stop" | "swap" | "change" | "tooMuch" | "back" | "stuck" | "hold" | "load" | "repetitions" | "rest" | "set" | "variation" | "tempo" | "pause";
         /** @description The lines whose proposed step is taken, and the plan's version they were seen at. */
         StepsForm: {
             lines: number[];
             /** Format: int64 */
             version: number;
         };
+        /** @enum {unknown} */
+        StopReason: "muscle" | "grip" | "breath" | "form" | "pain";
         /** @description A line not to be trained until the coach has rebuilt it. */
         StoppedLine: {
             /** Format: int32 */
@@ -3605,6 +4260,16 @@ export interface components {
             basis: components["schemas"]["AnchorBasis"];
             /** @description How it came about, in words. */
             story: string;
+            /**
+             * Format: double
+             * @description Staying power learned from the log: repetitions past the first, against most people's. 1 until the log says otherwise.
+             */
+            endurance: number;
+            /**
+             * Format: double
+             * @description Speed of recovery learned from the log: a rest counts as so many times its length. 1 until the log says otherwise.
+             */
+            recovery: number;
             low: components["schemas"]["Mass"];
             high: components["schemas"]["Mass"];
         };
@@ -3747,6 +4412,11 @@ export interface components {
          * @enum {unknown}
          */
         Trait: "shrugsEasily" | "weakGrip" | "kneesFallIn" | "backArches" | "oneSideStronger" | "uncomfortableUpsideDown" | "kneeSoreOnLunges";
+        /**
+         * @description Whether a smoothed estimate still rises.
+         * @enum {unknown}
+         */
+        Trend: "tooEarly" | "rising" | "flat" | "falling";
         /** @description What sets tried out in thought come to. */
         TrialForecast: {
             anchor: components["schemas"]["StrengthAnchor"];
@@ -3884,6 +4554,15 @@ export interface components {
             exercise: null | string;
             /** @description "Feet-raised push-up, demand 0.81". */
             words: string;
+        };
+        /** @description A day of this week. */
+        WeekDot: {
+            /** Format: date */
+            day: string;
+            /** @description A session is due on it. */
+            planned: boolean;
+            /** @description Something was logged. */
+            done: boolean;
         };
         /**
          * @description How much of a week is done.
@@ -4122,11 +4801,13 @@ export interface operations {
             };
         };
     };
-    getDesk: {
+    openLink: {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                token: string;
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -4137,7 +4818,77 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DeskRow"][];
+                    "application/json": components["schemas"]["LinkView"];
+                };
+            };
+        };
+    };
+    logByLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LinkLogForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkLogView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    checkByLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LinkCheckForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };
@@ -5146,6 +5897,270 @@ export interface operations {
             };
         };
     };
+    getReturn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReturnView"];
+                };
+            };
+        };
+    };
+    getDesk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeskRow"][];
+                };
+            };
+        };
+    };
+    getDeskRow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeskRow"];
+                };
+            };
+        };
+    };
+    getDecisions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DecisionView"][];
+                };
+            };
+        };
+    };
+    answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeskRow"];
+                };
+            };
+        };
+    };
+    undoDecision: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                decision: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeskRow"];
+                };
+            };
+        };
+    };
+    getReports: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReportView"][];
+                };
+            };
+        };
+    };
+    getReportPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                report: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    getSending: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SendingView"];
+                };
+            };
+        };
+    };
+    send: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SendingView"];
+                };
+            };
+        };
+    };
+    revokeLinks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SendingView"];
+                };
+            };
+        };
+    };
+    getOutbox: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutboxMessage"][];
+                };
+            };
+        };
+    };
     loadLadder: {
         parameters: {
             query?: never;
@@ -5529,6 +6544,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Reviewed"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    nextStep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NextStepForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NextStepView"];
                 };
             };
             /** @description Bad Request */

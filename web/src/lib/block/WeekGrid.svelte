@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { BenchView, Block, BlockView, BlockWeek, WeekTarget } from '$lib/api/client';
-	import { PURPOSES } from './phases';
+	import { easierWeek, PURPOSES } from './phases';
 	import { massWithUnit, shortDay, type MassUnit } from '$lib/units';
 
 	/**
@@ -12,8 +12,9 @@
 		view: BlockView;
 		sessions: BenchView['sessions'];
 		unit: MassUnit;
+		onchange: (block: Block) => void;
 	}
-	let { block, view, sessions, unit }: Props = $props();
+	let { block, view, sessions, unit, onchange }: Props = $props();
 
 	const weeks = $derived(view.weeks);
 	let open = $state<{ line: number; week: number } | null>(null);
@@ -45,6 +46,16 @@
 		const p = target.prescription;
 		const counts = [...new Set(p.counts)];
 		return `${p.counts.length}×${counts.length === 1 ? counts[0] : counts.at(0) + '–' + counts.at(-1)}${p.count === 'seconds' ? ' s' : ''}`;
+	}
+
+	/** The first week and the last of a phase go by the block's own rules. */
+	function mayChange(week: BlockWeek): boolean {
+		const last = week.phase !== null && view.weeks[week.number]?.phase !== week.phase;
+		return (
+			week.starts !== null &&
+			week.kind !== 'lighter' &&
+			!(last && (block.phases[week.phase ?? 0]?.endsEasier ?? false))
+		);
 	}
 
 	function days(week: BlockWeek): string {
@@ -96,7 +107,19 @@
 							<text x="33" y="42" class="font-display fill-current text-[15px] font-semibold">{sets}</text>
 						</svg>
 						<span class="block font-semibold">week {week.number}</span>
-						<span class="text-soft block text-[11.5px]">{KIND[week.kind]}</span>
+						{#if mayChange(week)}
+							<button
+								class="text-soft block text-[11.5px] underline decoration-dotted underline-offset-2"
+								aria-pressed={week.kind === 'easier'}
+								aria-label="Week {week.number}: {KIND[week.kind]}"
+								title={week.kind === 'easier'
+									? 'Train it in full again'
+									: 'Make it easier: about 60 % of the sets, the same loads'}
+								onclick={() => onchange(easierWeek(block, week))}>{KIND[week.kind]}</button
+							>
+						{:else}
+							<span class="text-soft block text-[11.5px]">{KIND[week.kind]}</span>
+						{/if}
 						<span class="text-soft block text-[11.5px]"
 							>{week.starts ? shortDay(week.starts) : days(week)}{week.starts &&
 							block.rhythm === 'everySecondDay'

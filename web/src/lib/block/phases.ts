@@ -1,4 +1,4 @@
-import type { Block } from '$lib/api/client';
+import type { Block, BlockWeek } from '$lib/api/client';
 
 /** What a phase is for, as it stands under its name. */
 export const PURPOSES = {
@@ -20,6 +20,7 @@ export function firstBlock(starts: string): Block {
 		],
 		reviewEvery: 4,
 		firstWeekLighter: true,
+		easier: [],
 		rhythm: 'onTheirDays',
 		progress: null
 	};
@@ -31,4 +32,21 @@ export function nextMonday(from: Date): string {
 	return new Date(Date.UTC(from.getFullYear(), from.getMonth(), from.getDate() + days))
 		.toISOString()
 		.slice(0, 10);
+}
+
+/** A block with one week made easier, or in full again. */
+export function easierWeek(block: Block, week: BlockWeek): Block {
+	const from = week.starts;
+	if (!from) return block;
+	const isIn = (day: string) => day >= from && day < plusDays(from, 7);
+	return {
+		...block,
+		easier: block.easier.some(isIn) ? block.easier.filter((day) => !isIn(day)) : [...block.easier, from]
+	};
+}
+
+function plusDays(day: string, days: number): string {
+	const at = new Date(`${day}T00:00:00Z`);
+	at.setUTCDate(at.getUTCDate() + days);
+	return at.toISOString().slice(0, 10);
 }

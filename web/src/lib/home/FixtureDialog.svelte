@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import type { Fixture, FixtureUse } from '$lib/api/client';
+	import type { Fixture, FixtureUse, ReportView } from '$lib/api/client';
 	import Notice from '$lib/shell/Notice.svelte';
 	import { massWithUnit, shortDay, type MassUnit } from '$lib/units';
 	import CheckForm from './CheckForm.svelte';
@@ -12,6 +12,9 @@
 	interface Props {
 		fixture: Fixture;
 		uses: FixtureUse[];
+		/** Checks done on the phone, newest first. */
+		reports: ReportView[];
+		client: string;
 		expires: string | null;
 		unit: MassUnit;
 		by: string;
@@ -21,7 +24,20 @@
 		onremove: (() => void) | null;
 		onclose: () => void;
 	}
-	let { fixture, uses, expires, unit, by, today, trouble, onsave, onremove, onclose }: Props = $props();
+	let {
+		fixture,
+		uses,
+		reports,
+		client,
+		expires,
+		unit,
+		by,
+		today,
+		trouble,
+		onsave,
+		onremove,
+		onclose
+	}: Props = $props();
 	let draft = $state(untrack(() => structuredClone($state.snapshot(fixture))));
 	let heightMissing = $state(false);
 	let dialog: HTMLDialogElement;
@@ -74,6 +90,30 @@
 					><input type="checkbox" class="checkbox checkbox-sm" bind:checked={draft.glass} />glass in it</label
 				>
 				<CheckForm bind:check={draft.check} {by} {today} />
+				{#each reports as { id, report, hasPhoto, judged } (id)}
+					<figure class="border-rule col-span-2 flex gap-3 border-t pt-2 text-[12.5px]">
+						{#if hasPhoto}
+							<a href="/api/clients/{client}/reports/{id}/photo" target="_blank" rel="noopener">
+								<img
+									class="border-rule h-20 w-20 border object-cover"
+									src="/api/clients/{client}/reports/{id}/photo"
+									alt="{fixture.name}, taken during the check of {shortDay(report.on)}; opens large"
+								/>
+							</a>
+						{/if}
+						<figcaption>
+							<b>Checked on the phone, {shortDay(report.on)}</b>{judged
+								? ''
+								: ', waits for your verdict on the Desk'}
+							<ul class="text-soft">
+								{#each report.steps as step (step.step)}
+									<li>{step.held ? 'held' : 'did not hold'}: {step.step}</li>
+								{/each}
+							</ul>
+							{#if report.remark}<span class="text-soft">"{report.remark}"</span>{/if}
+						</figcaption>
+					</figure>
+				{/each}
 				<p class="text-soft col-span-2 text-[12.5px]">
 					{#if expires && draft.check?.verdict === 'passed'}This pass counts until {shortDay(expires)}; moving
 						home ends it too.{/if}

@@ -1,4 +1,12 @@
-import { api, ask, messageOf, type LineProgress, type ProgressView, type SetLog } from '$lib/api/client';
+import {
+	api,
+	ask,
+	messageOf,
+	type LineProgress,
+	type ProgressView,
+	type SetLog,
+	type StopReason
+} from '$lib/api/client';
 import { readMass, readNumber, shownMass, type MassUnit } from '$lib/units';
 
 /** One set as typed; empty repetitions mean it was not done. */
@@ -10,6 +18,10 @@ export interface TypedSet {
 	pain: string;
 	/** On the easier variation, where the line is finished on one. */
 	finished: string;
+	/** What ended it; empty when nobody said. */
+	stopped: StopReason | '';
+	/** What the phone logged beside these, kept as it is. */
+	kept: Partial<Pick<SetLog, 'painAt' | 'restBefore' | 'toLimit' | 'otherSide'>>;
 }
 
 /** A day's training being written down, line by line, and what follows from it. */
@@ -19,6 +31,9 @@ export class DayLog {
 	typed = $state<Record<number, TypedSet[]>>({});
 	trouble = $state('');
 	busy = $state(false);
+	/** What sets said before they were corrected, or on another phone. */
+	overwritten = $state.raw<SetLog[]>([]);
+	hindsight = $state.raw<ProgressView['hindsight']>([]);
 	#planVersion = 0;
 
 	constructor(
@@ -45,7 +60,16 @@ export class DayLog {
 					repetitions: set ? String(set.repetitions) : '',
 					reserve: set?.reserve === null || set?.reserve === undefined ? '' : String(set.reserve),
 					pain: set && set.pain > 0 ? String(set.pain) : '',
-					finished: set && set.finished > 0 ? String(set.finished) : ''
+					finished: set && set.finished > 0 ? String(set.finished) : '',
+					stopped: set?.stopped ?? '',
+					kept: set
+						? {
+								painAt: set.painAt,
+								restBefore: set.restBefore,
+								toLimit: set.toLimit,
+								otherSide: set.otherSide
+							}
+						: {}
 				};
 			});
 		}
@@ -116,7 +140,14 @@ export class DayLog {
 			repetitions: repetitions ?? 0,
 			reserve,
 			pain: pain ?? 0,
-			finished: finished ?? 0
+			finished: finished ?? 0,
+			stopped: typed.stopped === '' ? null : typed.stopped,
+			painAt: null,
+			restBefore: null,
+			toLimit: false,
+			otherSide: null,
+			at: null,
+			...typed.kept
 		};
 	}
 
@@ -137,6 +168,8 @@ export class DayLog {
 	#take(view: ProgressView) {
 		this.lines = view.lines;
 		this.#planVersion = view.planVersion;
+		this.overwritten = view.overwritten;
+		this.hindsight = view.hindsight;
 	}
 }
 

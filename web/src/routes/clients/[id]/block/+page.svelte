@@ -190,6 +190,7 @@
 					view={ahead.view}
 					sessions={bench.view.sessions}
 					unit={data.client.profile.unit}
+					onchange={(block) => bench.plan(block)}
 				/>
 			{/if}
 		</div>

@@ -189,6 +189,8 @@
 	<FixtureDialog
 		{fixture}
 		uses={view.uses[fixture.id] ?? []}
+		reports={data.reports.filter((r) => r.report.fixture === fixture?.id && r.place === view.id)}
+		client={data.client.id}
 		expires={view.expires[fixture.id] ?? null}
 		{unit}
 		by={data.client.profile.name.split(' ')[0] ?? ''}

@@ -92,7 +92,8 @@
 </div>
 
 <Notice text={trouble} />
-<main class="min-h-0 flex-1 overflow-auto print:overflow-visible">
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<main class="min-h-0 flex-1 overflow-auto print:overflow-visible" tabindex="0">
 	{#if plan.sessions.length === 0}
 		<div class="mx-auto max-w-md p-12 text-center">
 			<h2 class="mb-2 text-xl">Nothing saved to print yet</h2>

@@ -1,0 +1,69 @@
+using System.Globalization;
+using Dapper;
+using Microsoft.Data.Sqlite;
+
+namespace Ingegno.Benchmarks;
+
+/// <summary>
+/// Grows a demo database to a large practice: its members copied until there are 200, their log repeated back over two years until it has
+/// about two million sets. For bench/desk.mjs.
+/// </summary>
+internal static class DeskData
+{
+    private const int Clients = 200, SetsWanted = 10_000, DaysBack = 25;
+
+    private const string Before = "line, exercise";
+
+    private const string Behind =
+        "set_number, load_grams, repetitions, reserve, pain, finished, stopped, pain_at, rest_before, to_limit, other_side, done_at, prescription";
+
+    internal static void Grow(string folder)
+    {
+        using var connection = new SqliteConnection($"Data Source={Path.Combine(folder, "ingegno.db")}");
+        connection.Open();
+        connection.Execute("PRAGMA synchronous = OFF");
+        string coach = connection.QueryFirst<string>("SELECT id FROM coach");
+        string[] members = [.. connection.Query<string>("SELECT id FROM client ORDER BY id")];
+        long logged = connection.ExecuteScalar<long>("SELECT max(rowid) FROM set_log");
+        using var transaction = connection.BeginTransaction();
+        foreach (string member in members)
+        {
+            int sets = connection.ExecuteScalar<int>("SELECT count(*) FROM set_log WHERE client_id = @member", new { member }, transaction);
+            for (int back = 1; back * sets < SetsWanted; back++)
+            {
+                Copy(connection, transaction, coach, member, member, back, logged);
+            }
+        }
+
+        for (int i = members.Length; i < Clients; i++)
+        {
+            string from = members[i % members.Length], id = Guid.CreateVersion7().ToString();
+            connection.Execute(
+                """
+                INSERT INTO client (id, coach_id, profile, created_at)
+                SELECT @id, coach_id, json_set(profile, '$.name', json_extract(profile, '$.name') || ' ' || @i), created_at FROM client WHERE id = @from;
+                INSERT INTO place (id, coach_id, client_id, position, document) SELECT @id || '-p' || position, coach_id, @id, position, document FROM place WHERE client_id = @from;
+                INSERT INTO plan (id, coach_id, client_id, text, choices, sessions, saved_at, block, place, place_name, elsewhere)
+                SELECT @id || '-l', coach_id, @id, text, choices, sessions, saved_at, block, @id || '-p0', place_name, elsewhere FROM plan WHERE client_id = @from;
+                INSERT INTO learned (client_id, coach_id, document) SELECT @id, coach_id, document FROM learned WHERE client_id = @from;
+                """,
+                new { id, i, from }, transaction);
+            Copy(connection, transaction, coach, from, id, 0, long.MaxValue);
+        }
+
+        transaction.Commit();
+        connection.Execute("ANALYZE main");
+        Console.WriteLine(string.Create(
+            CultureInfo.InvariantCulture,
+            $"{connection.ExecuteScalar<int>("SELECT count(*) FROM client")} clients, {connection.ExecuteScalar<int>("SELECT count(*) FROM set_log"):N0} sets"));
+    }
+
+    private static void Copy(SqliteConnection connection, SqliteTransaction transaction, string coach, string from, string to, int back, long logged) =>
+        connection.Execute(
+            $"""
+             INSERT INTO set_log (id, coach_id, client_id, {Before}, performed, {Behind})
+             SELECT lower(hex(randomblob(16))), @coach, @to, {Before}, {(back == 0 ? "performed" : $"date(performed, '-{back * DaysBack} days')")}, {Behind}
+             FROM set_log WHERE client_id = @from AND rowid <= @logged
+             """,
+            new { coach, from, to, back, logged }, transaction);
+}

@@ -1,0 +1,194 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
+using Ingegno.Core.Safety;
+
+namespace Ingegno.Core.Progression;
+
+/// <summary>What the last sessions of a line say against going on as usual, worst first. Null: nothing.</summary>
+internal static class LastSessions
+{
+    /// <summary>Running sessions after which a stop reason, or falling short, changes something (coach).</summary>
+    private const int Running = 3;
+
+    /// <summary>Missing so large a part of what was asked is no bad day: it was too much (coach).</summary>
+    private const double FarShort = 1.0 / 3;
+
+    /// <summary>Breath gave out: so much more rest, seconds (common practice).</summary>
+    private const int MoreRest = 30;
+
+    /// <summary>Soreness of 0 to 3 before the next day for the muscle, from which nothing is added.</summary>
+    private const int StillSore = 2;
+
+    /// <param name="sessions">Newest first, sets in order.</param>
+    internal static Step? Against(LineCase about, SetLog[][] sessions) =>
+        Pain(about, sessions[0]) ?? StopReasons(about.Line, sessions) ?? Falling(about, sessions) ?? Short(about, sessions[0]) ?? Sore(about);
+
+    private static Step? Pain(LineCase about, SetLog[] last)
+    {
+        var line = about.Line;
+        var worst = last.MaxBy(l => l.Pain)!;
+        bool counts = about.ClearedThrough is not { } cleared || worst.On > cleared;
+        if (counts && worst.Pain > PainHold.Stops)
+        {
+            return new Step(
+                StepKind.Stop,
+                $"Stop {PlainWords.InSentence(line.Name)}: pain {worst.Pain} of 10{At(worst)} on set {worst.SetNumber}. Swap it, and send the client to a physician or physiotherapist if it stays.",
+                [$"Pain over {PainHold.Stops} stops a line; nothing is raised until the coach clears it."],
+                null);
+        }
+
+        if (about.Pain?.Against(about.Exercise) is { } report)
+        {
+            return new Step(
+                StepKind.Hold, $"Hold {PlainWords.InSentence(line.Name)} as it is until the pain is cleared: {report.InWords}.",
+                ["After pain over 5 the exercise, its neighbours on the ladder and all that loads the joint are not made harder (bands of Thomee 1997)."],
+                line);
+        }
+
+        if (about.Pain?.Repeated(about.Exercise) is { } again)
+        {
+            return new Step(
+                StepKind.Swap,
+                $"Swap {PlainWords.InSentence(line.Name)}: {again.InWords}, the second report there within four sessions. Ask for a physician or physiotherapist to look at it.",
+                [$"Two reports of {PainHold.Holds} or more at one place within four sessions ask for a swap."],
+                null);
+        }
+
+        return counts && worst.Pain >= PainHold.Holds
+            ? new Step(
+                StepKind.Hold,
+                $"Hold {PlainWords.InSentence(line.Name)} as it is: pain {worst.Pain} of 10{At(worst)} on set {worst.SetNumber}.",
+                [$"Pain of {PainHold.Holds} to {PainHold.Stops} holds a line where it is."],
+                line)
+            : null;
+    }
+
+    private static Step? StopReasons(Prescription line, SetLog[][] sessions)
+    {
+        bool Ran(StopReason reason) => sessions.Length >= Running && sessions.Take(Running).All(s => s.Any(set => set.Stopped == reason));
+        return Ran(StopReason.Grip)
+            ? new Step(
+                StepKind.Change,
+                $"Another grip for {PlainWords.InSentence(line.Name)}: the grip gave out first {Running} sessions running. A strap, a thicker towel off, or a hook in the elbow; the sets are no credit to the muscles meant.",
+                ["A set the grip ends says nothing about the muscles it was for."],
+                null)
+            : Ran(StopReason.Breath)
+            ? new Step(
+                StepKind.Rest,
+                $"Rest {line.Rest + Duration.FromSeconds(MoreRest)} instead of {line.Rest}: the breath gave out first {Running} sessions running.",
+                ["A set the breath ends stops short of the muscle."],
+                line with { Rest = line.Rest + Duration.FromSeconds(MoreRest) })
+            : sessions[0].LastOrDefault()?.Stopped == StopReason.Form
+            ? new Step(StepKind.Hold, "The same again, cleaner: form ended the last set.", ["Loss of form earns nothing."], line)
+            : sessions[0].LastOrDefault()?.Stopped is StopReason.Grip or StopReason.Breath
+            ? new Step(
+                StepKind.Hold, $"The same again: {(sessions[0][^1].Stopped == StopReason.Grip ? "the grip" : "the breath")} ended the last set, not the muscle.",
+                ["Only sets the muscle ends earn a step."], line)
+            : null;
+    }
+
+    private static Step? Falling(LineCase about, SetLog[][] sessions)
+    {
+        var line = about.Line;
+        if (sessions.Length < Running || !sessions.Take(Running).All(s => Missed(line, s) > 0))
+        {
+            return null;
+        }
+
+        string reason = $"short of {line.CountInWords}, {Running} sessions running";
+        bool forecast = !Foreseen.Of(line, about.Exercise, about.Client, about.Anchor).IsEmpty;
+        if ((forecast ? RungThatFits(about) : about.Implement?.Ladder.Below(line.Load)) is { } rung && rung.Load > Mass.Zero)
+        {
+            return new Step(
+                StepKind.Back, $"Back to {rung.Load}: {reason}.", ["Lighter and clean beats the same again and short."],
+                line with { Load = rung.Load, LoadInWords = Loads.LoadWords.Of(rung, about.Implement!) });
+        }
+
+        var fewer = AsDone(line, sessions[0]);
+        return new Step(StepKind.Back, $"Back to what is done, {fewer.CountInWords}: {reason}.", [], fewer);
+    }
+
+    private static Step? Short(LineCase about, SetLog[] last)
+    {
+        var line = about.Line;
+        if (last.Length < about.SetsAsked)
+        {
+            return new Step(StepKind.Hold, $"The same again: {last.Length} of {line.Counts.Length} sets were done.", [], line);
+        }
+
+        int missed = Missed(line, last);
+        if (missed == 0)
+        {
+            return null;
+        }
+
+        int asked = line.Counts.Take(last.Length).Sum();
+        string of = $"{missed} of {asked} {(line.Count == CountKind.Seconds ? "seconds" : "repetitions")} short";
+        if (missed < FarShort * asked)
+        {
+            return new Step(StepKind.Hold, $"The same again: {of}.", [], line);
+        }
+
+        ImmutableArray<string> why = [$"A third or more short is more than a bad day: {line.CountInWords} was too much."];
+        if (RungThatFits(about) is { } rung)
+        {
+            return new Step(
+                StepKind.TooMuch, $"Down to {rung.Load}: {of}.", why, line with { Load = rung.Load, LoadInWords = Loads.LoadWords.Of(rung, about.Implement!) });
+        }
+
+        var fewer = AsDone(line, last);
+        return new Step(StepKind.TooMuch, $"Down to what is done, {fewer.CountInWords}: {of}.", why, fewer);
+    }
+
+    /// <summary>The heaviest load at which what was asked is forecast now, with what was learned from the miss. Null where there is none.</summary>
+    private static Loads.Rung? RungThatFits(LineCase about)
+    {
+        var rung = about.Implement?.Ladder.Below(about.Line.Load);
+        while (rung is { } at && at.Load > Mass.Zero)
+        {
+            if (Foreseen.Leaves(0, about.Line with { Load = at.Load }, about.Exercise, about.Client, about.Anchor))
+            {
+                return at;
+            }
+
+            rung = about.Implement!.Ladder.Below(at.Load);
+        }
+
+        return null;
+    }
+
+    /// <summary>No more than was done in the last session; what it left out stays as it was.</summary>
+    private static Prescription AsDone(Prescription line, SetLog[] last) =>
+        line with { Counts = [.. line.Counts.Select((c, i) => Math.Max(1, Math.Min(c, i < last.Length ? Sides.Done(last[i]) : c)))] };
+
+    private static Step? Sore(LineCase about) =>
+        about.Sore >= StillSore
+            ? new Step(
+                StepKind.Hold, $"The same again: still sore, {about.Sore} of 3, before the next day for it.",
+                ["Nothing is added to a muscle that is still sore."], about.Line)
+            : null;
+
+    private static int Missed(Prescription line, SetLog[] session) =>
+        Enumerable.Range(0, Math.Min(session.Length, line.Counts.Length)).Sum(i => Math.Max(0, line.Counts[i] - Sides.Done(session[i])));
+
+    private static string At(SetLog set) => set.PainAt is { } joint ? $" at the {PlainWords.Of(joint)}" : "";
+}
+
+/// <summary>Both sides of a one-limb exercise: the weaker one decides, and the stronger stops at its count.</summary>
+internal static class Sides
+{
+    /// <summary>So many repetitions apart, a difference is told.</summary>
+    private const int Apart = 2;
+
+    internal static int Done(SetLog set) => Math.Min(set.Repetitions, set.OtherSide ?? set.Repetitions);
+
+    /// <summary>What a difference between the sides asks for; null where there is none.</summary>
+    internal static string? Told(SetLog[] session)
+    {
+        int first = session.Count(s => s.OtherSide - s.Repetitions >= Apart), other = session.Count(s => s.Repetitions - s.OtherSide >= Apart);
+        return other > 0 ? "Start with the other side: it is the weaker one, and its count holds for both."
+            : first > 0 ? "The stronger side went on: it stops at the weaker side's count."
+            : null;
+    }
+}

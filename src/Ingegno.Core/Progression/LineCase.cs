@@ -1,0 +1,48 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Blocks;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Loads;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Safety;
+
+namespace Ingegno.Core.Progression;
+
+/// <summary>All that next week's step on one line is decided from.</summary>
+/// <param name="Implement">What the line is loaded with, or could be; null where nothing can be added.</param>
+/// <param name="Anchor">The maximum on this exercise, for the shape of the forecast; null where there is no model.</param>
+/// <param name="Logs">Sets of this line at this prescription, any order; a day is a session.</param>
+public sealed record LineCase(
+    Prescription Line, Exercise Exercise, HeldImplement? Implement, ClientProfile Client, StrengthAnchor? Anchor, HouseRules Rules, IReadOnlyList<SetLog> Logs)
+{
+    /// <summary>The line as it was when anything but repetitions was last raised; counts climb from it. Null in plans that did not keep it.</summary>
+    public Prescription? Start { get; init; }
+
+    /// <summary>The next exercise of the ladder, possible here or not; null at its top.</summary>
+    public Exercise? Harder { get; init; }
+
+    /// <summary>Harder variations possible here, worked out whole, nearest first: another height of the same exercise, then its neighbours.</summary>
+    public ImmutableArray<Prescription> Variations { get; init; } = [];
+
+    /// <summary>Reports of pain not cleared yet.</summary>
+    public PainHold? Pain { get; init; }
+
+    /// <summary>Pain reported on this exercise up to that day has been cleared.</summary>
+    public DateOnly? ClearedThrough { get; init; }
+
+    /// <summary>Estimated maximum after each exposure of the exercise, oldest first.</summary>
+    public ImmutableArray<double> Estimates { get; init; } = [];
+
+    /// <summary>How sore the muscles were before the next day for them, 0 to 3; null when nobody asked.</summary>
+    public int? Sore { get; init; }
+
+    /// <summary>How much of the week of the last session was to be done.</summary>
+    public WeekKind Week { get; init; }
+
+    /// <summary>Sets the last session was to have.</summary>
+    internal int SetsAsked => BlockCalendar.Sets(Line.Counts.Length - Line.OptionalSets, Week);
+
+    /// <summary>Decides what is raised first.</summary>
+    public Purpose Purpose { get; init; } = Purpose.Growth;
+}

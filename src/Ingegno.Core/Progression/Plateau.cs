@@ -1,0 +1,52 @@
+namespace Ingegno.Core.Progression;
+
+/// <summary>Whether a smoothed estimate still rises.</summary>
+public enum Trend
+{
+    /// <summary>Too few exposures to say: "no change yet" is all that may be said.</summary>
+    TooEarly,
+    Rising,
+
+    /// <summary>Not above its value eight exposures ago.</summary>
+    Flat,
+
+    /// <summary>Clearly under it.</summary>
+    Falling,
+}
+
+/// <summary>Reads a plateau off the estimates of one exercise, an exposure each.</summary>
+public static class Plateau
+{
+    /// <summary>Weight of the newest, exposures looked back over, and the fewest that allow a judgement (coach).</summary>
+    public const double Newest = 0.3;
+
+    public const int Back = 8, Fewest = 11;
+
+    /// <summary>A fall of more than this is no flat line any more (common practice).</summary>
+    private const double ClearFall = 0.03;
+
+    /// <param name="estimates">Oldest first.</param>
+    public static Trend Of(IReadOnlyList<double> estimates)
+    {
+        if (estimates.Count < Fewest)
+        {
+            return Trend.TooEarly;
+        }
+
+        double[] smooth = Smoothed(estimates);
+        double now = smooth[^1], then = smooth[^(Back + 1)];
+        return now > then ? Trend.Rising : now < then * (1 - ClearFall) ? Trend.Falling : Trend.Flat;
+    }
+
+    /// <summary>Exponential smoothing from the first value on.</summary>
+    public static double[] Smoothed(IReadOnlyList<double> estimates)
+    {
+        double[] smooth = [.. estimates];
+        for (int i = 1; i < smooth.Length; i++)
+        {
+            smooth[i] = (Newest * estimates[i]) + ((1 - Newest) * smooth[i - 1]);
+        }
+
+        return smooth;
+    }
+}

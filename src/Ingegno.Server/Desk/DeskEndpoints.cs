@@ -1,0 +1,97 @@
+using System.Security.Claims;
+using Ingegno.Core.Homes;
+using Ingegno.Server.Accounts;
+using Ingegno.Server.Web;
+using Ingegno.Storage;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Ingegno.Server.Desk;
+
+/// <summary>An answer to a proposal as it was read.</summary>
+/// <param name="Subject">Of the proposal.</param>
+public sealed record AnswerForm(string Subject, Answer Answer);
+
+/// <summary>A decision in the record of a client.</summary>
+public sealed record DecisionView(string Id, DateTimeOffset At, string Sentence, Answer Answer, bool Undone);
+
+/// <summary>A fixture checked on the phone.</summary>
+/// <param name="Judged">The coach has passed or refused it.</param>
+public sealed record ReportView(string Id, string Place, FixtureReport Report, bool HasPhoto, bool Judged);
+
+/// <summary>The Desk: who needs me now?</summary>
+internal static class DeskEndpoints
+{
+    internal static void MapDesk(this RouteGroupBuilder api)
+    {
+        api.MapGet("/desk", AllAsync).WithName("getDesk");
+        api.MapGet("/clients/{id}/desk", FindAsync).WithName("getDeskRow");
+        api.MapPost("/clients/{id}/decisions", AnswerAsync).WithName("answer");
+        api.MapGet("/clients/{id}/decisions", RecordAsync).WithName("getDecisions");
+        api.MapPost("/clients/{id}/decisions/{decision}/undo", UndoAsync).WithName("undoDecision");
+        api.MapGet("/clients/{id}/reports", ReportsAsync).WithName("getReports");
+        api.MapGet("/clients/{id}/reports/{report}/photo", PhotoAsync).WithName("getReportPhoto");
+    }
+
+    private static async Task<Ok<DeskRow[]>> AllAsync(ClaimsPrincipal user, DeskRows rows) =>
+        TypedResults.Ok((await rows.AllAsync(user.CoachId())).ToArray());
+
+    private static async Task<Results<Ok<DeskRow>, ProblemHttpResult>> FindAsync(string id, ClaimsPrincipal user, DeskRows rows) =>
+        await rows.FindAsync(user.CoachId(), id) is { } row ? TypedResults.Ok(row) : Answers.Missing("client");
+
+    private static async Task<Results<Ok<DeskRow>, ProblemHttpResult>> AnswerAsync(
+        string id, AnswerForm form, ClaimsPrincipal user, DeskRows rows, Answering answering, TimeProvider clock)
+    {
+        string coach = user.CoachId(), name = user.Identity?.Name ?? "coach";
+        if (await rows.CaseAsync(coach, id) is not { } about)
+        {
+            return Answers.Missing("client");
+        }
+
+        var today = Today.ByThe(clock);
+        var lines = DeskRows.Lines(about, today);
+        var proposal = Proposals.For(about, lines, today).FirstOrDefault(p => p.Subject == form.Subject);
+        if (proposal is null)
+        {
+            return TypedResults.Problem(
+                statusCode: 409, title: "This does not wait any more.", detail: "Something was logged or decided in the meantime; the Desk shows what waits now.");
+        }
+
+        if (form.Answer == Answer.Taken && proposal.Take is null)
+        {
+            return TypedResults.Problem(statusCode: 422, title: "This cannot be taken from here: open it.");
+        }
+
+        var answered = form.Answer == Answer.Taken
+            ? await answering.TakeAsync(coach, name, about, proposal, lines)
+            : await answering.RefuseAsync(coach, name, about, proposal, form.Answer);
+        return await ResultAsync(coach, id, answered, rows);
+    }
+
+    private static async Task<Results<Ok<DeskRow>, ProblemHttpResult>> UndoAsync(
+        string id, string decision, ClaimsPrincipal user, DeskRows rows, DecisionRecords records, Answering answering)
+    {
+        string coach = user.CoachId();
+        if (await rows.CaseAsync(coach, id) is not { } about || await records.FindAsync(coach, decision) is not { } record || record.Client != id)
+        {
+            return Answers.Missing("decision");
+        }
+
+        return record.Undone
+            ? TypedResults.Problem(statusCode: 409, title: "This was undone already.")
+            : await ResultAsync(coach, id, await answering.UndoAsync(coach, about, record), rows);
+    }
+
+    private static async Task<Results<Ok<DeskRow>, ProblemHttpResult>> ResultAsync(string coach, string client, Answered answered, DeskRows rows) =>
+        answered.Stale ? Answers.Stale()
+        : answered.Problem is { } problem ? TypedResults.Problem(statusCode: 422, title: "Nothing was changed.", detail: problem)
+        : TypedResults.Ok((await rows.FindAsync(coach, client))!);
+
+    private static async Task<Ok<DecisionView[]>> RecordAsync(string id, ClaimsPrincipal user, DecisionRecords records) =>
+        TypedResults.Ok((await records.OfClientAsync(user.CoachId(), id)).Select(d => new DecisionView(d.Id, d.At, d.Sentence, d.Answer, d.Undone)).ToArray());
+
+    private static async Task<Ok<ReportView[]>> ReportsAsync(string id, ClaimsPrincipal user, FixtureReports reports) =>
+        TypedResults.Ok((await reports.OfClientAsync(user.CoachId(), id)).Select(r => new ReportView(r.Id, r.Place, r.Report, r.HasPhoto, r.Judged)).ToArray());
+
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> PhotoAsync(string id, string report, ClaimsPrincipal user, FixtureReports reports) =>
+        await reports.PhotoAsync(user.CoachId(), id, report) is { } photo ? TypedResults.File(photo, "image/jpeg") : Answers.Missing("photo");
+}

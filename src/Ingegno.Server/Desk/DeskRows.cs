@@ -1,0 +1,129 @@
+using System.Collections.Concurrent;
+using System.Collections.Immutable;
+using Ingegno.Core.Blocks;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Progression;
+using Ingegno.Core.Substitution;
+using Ingegno.Server.Log;
+using Ingegno.Storage;
+
+namespace Ingegno.Server.Desk;
+
+/// <summary>A day of this week.</summary>
+/// <param name="Planned">A session is due on it.</param>
+/// <param name="Done">Something was logged.</param>
+public sealed record WeekDot(DateOnly Day, bool Planned, bool Done);
+
+/// <summary>Latest estimates of a strength family, an exposure each, oldest first: 1 is where the log began.</summary>
+public sealed record FamilyTrend(string Family, ImmutableArray<double> Factors);
+
+/// <summary>A client on the Desk.</summary>
+/// <param name="Proposals">What waits, worst first; empty when nothing does.</param>
+/// <param name="PlanVersion">The version steps are taken on.</param>
+/// <param name="Undo">The last decision that can be undone; null for none.</param>
+public sealed record DeskRow(
+    string Id, string Name, string Note, ImmutableArray<Proposal> Proposals, ImmutableArray<WeekDot> Week, ImmutableArray<FamilyTrend> Trends,
+    DateOnly? LastTrained, long PlanVersion, LastDecision? Undo)
+{
+    internal ProposalKind? Worst => Proposals.IsEmpty ? null : Proposals[0].Kind;
+}
+
+/// <summary>A decision as shown for undoing.</summary>
+public sealed record LastDecision(string Id, string Sentence, Answer Answer);
+
+/// <summary>
+/// Works out the rows of the Desk. A row is kept until anything it was worked out from changes, or the day does; forty clients then cost one
+/// question to the file.
+/// </summary>
+internal sealed class DeskRows(
+    DeskStamps stamps, Storage.Clients clients, Places places, Storage.Practices practices, Plans plans, Trainings trainings, FixtureReports reports,
+    DecisionRecords decisions, ClientLinks links, TimeProvider clock)
+{
+    private const int TrendLength = 12, DecisionDays = 60;
+
+    private readonly ConcurrentDictionary<string, (string Stamp, DeskRow Row)> _known = new(StringComparer.Ordinal);
+
+    /// <summary>Ranked by the worst decision that waits, then by name.</summary>
+    internal async Task<IReadOnlyList<DeskRow>> AllAsync(string coach, CancellationToken stop = default)
+    {
+        var today = Today.ByThe(clock);
+        var now = await stamps.OfCoachAsync(coach);
+        var rows = new DeskRow?[now.Count];
+        await Parallel.ForEachAsync(Enumerable.Range(0, now.Count), stop, async (i, _) =>
+        {
+            var (client, stamp) = now[i];
+            stamp = $"{stamp} {today.DayNumber}";
+            if (_known.TryGetValue(client, out var known) && known.Stamp == stamp)
+            {
+                rows[i] = known.Row;
+            }
+            else if (await FindAsync(coach, client) is { } row)
+            {
+                _known[client] = (stamp, row);
+                rows[i] = row;
+            }
+        });
+        return [.. rows.OfType<DeskRow>().OrderBy(r => r.Worst ?? (ProposalKind)int.MaxValue).ThenBy(r => r.Name, StringComparer.CurrentCultureIgnoreCase)];
+    }
+
+    /// <summary>Null when the coach has no such client.</summary>
+    internal async Task<DeskRow?> FindAsync(string coach, string client)
+    {
+        if (await CaseAsync(coach, client) is not { } about)
+        {
+            return null;
+        }
+
+        var today = Today.ByThe(clock);
+        var proposals = Proposals.For(about, Lines(about, today), today);
+        var last = about.Decisions.FirstOrDefault(d => !d.Undone);
+        return new(
+            client, about.Profile.Name, about.Profile.Note, proposals, Week(about, today), Trends(about.Training.Digest),
+            about.Training.Sets.Select(s => (DateOnly?)s.On).Max(), about.Plan.Version,
+            last is null ? null : new(last.Id, last.Sentence, last.Answer));
+    }
+
+    internal async Task<DeskCase?> CaseAsync(string coach, string client)
+    {
+        if (await clients.FindAsync(coach, client) is not { } found)
+        {
+            return null;
+        }
+
+        var today = Today.ByThe(clock);
+        var place = await places.FindAsync(coach, client);
+        var training = await trainings.OfClientAsync(coach, client, today);
+        var sent = await links.LastSentAsync(coach, client);
+        return new(
+            found with { Profile = found.Profile with { Learned = training.Digest.Learned } }, place, (await practices.FindAsync(coach)).Value.Rules,
+            (await plans.FindAsync(coach, client)).At(place?.Id ?? ""), training, await reports.OfClientAsync(coach, client),
+            await decisions.OfClientAsync(coach, client, clock.GetUtcNow().AddDays(-DecisionDays)), sent?.SentAt, sent?.PlanVersion);
+    }
+
+    internal static ImmutableArray<LineProgress> Lines(DeskCase about, DateOnly today) =>
+        NextSteps.For(about.Profile, about.Place?.Home ?? new Home(), about.Rules, about.Plan.Value, about.Training, today);
+
+    private static ImmutableArray<WeekDot> Week(DeskCase about, DateOnly today)
+    {
+        var monday = today.AddDays(-(((int)today.DayOfWeek + 6) % 7));
+        var done = about.Training.Sets.Select(s => s.On).ToHashSet();
+        var plan = about.Plan.Value;
+        var due = plan.Sessions.IsEmpty ? []
+            : plan.Block is { Starts: { } starts } block
+            ? BlockCalendar.Of(block, about.Profile, plan.Sessions.Length).SelectMany(w => w.Sessions).Select(s => s.On).OfType<DateOnly>().ToHashSet()
+            : Enumerable.Range(0, 7).Select(monday.AddDays).Where(d => about.Profile.Days.Contains(d.DayOfWeek)).Take(plan.Sessions.Length).ToHashSet();
+        return [.. Enumerable.Range(0, 7).Select(monday.AddDays).Select(d => new WeekDot(d, due.Contains(d), done.Contains(d)))];
+    }
+
+    /// <summary>Of each family the exercise logged most.</summary>
+    private static ImmutableArray<FamilyTrend> Trends(Digest digest) =>
+    [
+        .. from family in ReachFamily.All
+           let exposures = digest.Exposures
+               .Where(e => Catalogue.Shipped.Find(e.Exercise) is { } exercise && family.Patterns.Contains(exercise.Pattern))
+               .MaxBy(e => e.Factors.Length)
+           where exposures is { Factors.Length: > 1 }
+           select new FamilyTrend(family.Name, [.. Plateau.Smoothed(exposures.Factors).TakeLast(TrendLength).Select(f => Math.Round(f, 3))]),
+    ];
+}

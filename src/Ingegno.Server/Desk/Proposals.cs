@@ -1,0 +1,244 @@
+using System.Collections.Immutable;
+using System.Globalization;
+using Ingegno.Core.Blocks;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Progression;
+using Ingegno.Core.Quantities;
+using Ingegno.Server.Log;
+using Ingegno.Storage;
+
+namespace Ingegno.Server.Desk;
+
+/// <summary>Finds every decision that waits on one client, worst first. What was refused stays away until something new is logged.</summary>
+internal static class Proposals
+{
+    /// <summary>Days without a session that make a missed week; days ahead the return to the gym is spoken of.</summary>
+    private const int WeekDays = 7, ReturnAhead = 7;
+
+    internal static ImmutableArray<Proposal> For(DeskCase about, ImmutableArray<LineProgress> lines, DateOnly today)
+    {
+        var settled = about.Decisions.Where(d => !d.Undone && Holds(d, today)).SelectMany(d => d.Subject.Split(';')).ToHashSet(StringComparer.Ordinal);
+        return
+        [
+            .. Steps(lines)
+                .Concat(EasierWeek(about, lines, today))
+                .Concat(Reports(about))
+                .Concat(Unready(about))
+                .Concat(Missed(about, today))
+                .Concat(Unsent(about))
+                .Concat(Return(about, today))
+                .Concat(FeltElsewhere(about, today))
+                .Concat(Crutches(about, today))
+                .Concat(StillHeld(about, lines))
+                .Concat(Review(about, today))
+                .Where(p => !p.Subject.Split(';').All(settled.Contains))
+                .OrderBy(p => p.Kind),
+        ];
+    }
+
+    /// <summary>"Later" is asked again the next day; yes and no hold for their subject.</summary>
+    private static bool Holds(DecisionRecord decision, DateOnly today) =>
+        decision.Answer != Answer.Later || DateOnly.FromDateTime(decision.At.Date) == today;
+
+    private static IEnumerable<Proposal> Steps(ImmutableArray<LineProgress> lines)
+    {
+        foreach (var line in lines.Where(l => l.Step is { IsTheSameAgain: false }))
+        {
+            var step = line.Step!;
+            if (KindOf(step, line) is { } kind)
+            {
+                bool names = step.Sentence.Contains(line.Prescription.Name, StringComparison.OrdinalIgnoreCase);
+                yield return new(
+                    Subjects.Of(line), kind, names ? step.Sentence : $"{line.Prescription.Name}: {step.Sentence}", step.Arithmetic,
+                    kind is ProposalKind.Pain or ProposalKind.UnsafeSetUp or ProposalKind.PainAgain ? "bench" : "log", [line.Line],
+                    kind is ProposalKind.Pain or ProposalKind.PainAgain ? "Swap it" : step.Next is null ? null : "Take it");
+            }
+        }
+
+        LineProgress[] ready = [.. lines.Where(l => l.Step is { IsTheSameAgain: false, Next: not null } s && KindOf(s, l) is null)];
+        if (ready.Length > 0)
+        {
+            yield return new(
+                string.Join(';', ready.Select(Subjects.Of)), ProposalKind.Ready,
+                ready.Length == 1 ? $"{ready[0].Prescription.Name}: {ready[0].Step!.Sentence}" : $"{ready.Length} lines go on: {string.Join(", ", ready.Select(l => Short(l)))}.",
+                [.. ready.Select(l => $"{l.Prescription.Name}: {l.Step!.Sentence}")], "log", [.. ready.Select(l => l.Line)],
+                ready.Length == 1 ? "Take it" : $"Take all {ready.Length}");
+        }
+    }
+
+    private static string Short(LineProgress line) =>
+        $"{PlainWords.InSentence(line.Prescription.Name)} {line.Step!.Next!.CountInWords}";
+
+    private static ProposalKind? KindOf(Step step, LineProgress line) => step.Kind switch
+    {
+        StepKind.Stop => line.Logs.Any(l => l.Pain > Core.Safety.PainHold.Stops) && step.Sentence.StartsWith("Stop", StringComparison.Ordinal) ? ProposalKind.Pain : ProposalKind.UnsafeSetUp,
+        StepKind.Swap => ProposalKind.PainAgain,
+        StepKind.Stuck => ProposalKind.Stuck,
+        StepKind.Change or StepKind.TooMuch or StepKind.Back => ProposalKind.Change,
+        StepKind.Load or StepKind.Variation => ProposalKind.Earned,
+        _ => null,
+    };
+
+    /// <summary>Named together with the lines it answers for: taking it settles them too.</summary>
+    private static IEnumerable<Proposal> EasierWeek(DeskCase about, ImmutableArray<LineProgress> lines, DateOnly today)
+    {
+        LineProgress[] trained = [.. lines.Where(l => !l.Logs.IsEmpty)], down = [.. trained.Where(l => l.Step is { } step && Deload.GoesDown(step, l.Trend))];
+        if (trained.Length > 0
+            && Deload.Wanted(trained.Length, down.Length, about.Plan.Value.Block, today, trained.Max(l => l.Logs.Max(s => s.On))) is { } week)
+        {
+            yield return new(
+                $"easier {week.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)};{string.Join(';', down.Select(Subjects.Of))}", ProposalKind.Deload,
+                $"{down.Length} of {trained.Length} lines go down together: an easier week from {week:d MMM}, about {BlockCalendar.EasierShare * 100:0} % of the sets at the same loads.",
+                [.. down.Select(l => $"{l.Prescription.Name}: {l.Step!.Sentence}"), "When most lines go down at once it is the body that is tired, not the exercise that is wrong."],
+                "block?see=weeks", [], "Make it easier");
+        }
+    }
+
+    private static IEnumerable<Proposal> Reports(DeskCase about) =>
+        from stored in about.Reports
+        where !stored.Judged && stored.Place == about.Place?.Id
+        let fixture = about.Place!.Home.Fixtures.FirstOrDefault(f => f.Id == stored.Report.Fixture)
+        where fixture is not null
+        let report = stored.Report
+        select new Proposal(
+            $"report {stored.Id}", ProposalKind.FixtureReport,
+            report.AllHeld
+                ? $"{fixture.Name} was checked on the phone, every step held{(report.Force is { } force ? $", up to {force}" : "")}. Pass it?"
+                : $"{fixture.Name} was checked on the phone: \"{report.Steps.FirstOrDefault(s => !s.Held)?.Step}\" did not hold. Refuse it?",
+            [.. report.Steps.Select(s => $"{(s.Held ? "held" : "did not hold")}: {s.Step}"), .. report.Remark.Length > 0 ? [$"\"{report.Remark}\""] : Array.Empty<string>()],
+            "home", [], report.AllHeld ? "Pass it" : null, "Refuse it", stored.HasPhoto ? stored.Id : null);
+
+    private static IEnumerable<Proposal> Unready(DeskCase about)
+    {
+        var plan = about.Plan.Value;
+        var home = about.Place?.Home ?? new Home();
+        if (home.Kit.IsEmpty && home.Fixtures.IsEmpty)
+        {
+            yield return Open("home", "Describe the home: nothing is known of it yet.", "home");
+            yield break;
+        }
+
+        if (plan.Sessions.IsEmpty)
+        {
+            yield return Open("plan", plan.Text.Length > 0 ? "Rebuild the written programme and save it." : "Paste the gym programme to rebuild.", "bench");
+            yield break;
+        }
+
+        int lines = plan.Sessions.SelectMany(s => s.Lines).Count(l => l.Prescription is null);
+        if (lines > 0)
+        {
+            yield return Open($"lines {lines}", $"{lines} {(lines == 1 ? "line has" : "lines have")} no stand-in yet.", "bench");
+        }
+
+        if (SendingLeave.For(about.Profile) is { Allowed: false, Why: { } why })
+        {
+            yield return Open("health", why, "profile");
+        }
+
+        static Proposal Open(string subject, string sentence, string view) => new(subject, ProposalKind.Unready, sentence, [], view, [], null);
+    }
+
+    private static IEnumerable<Proposal> Missed(DeskCase about, DateOnly today)
+    {
+        if (about.Training.Sets.Count == 0 || about.Plan.Value.Sessions.IsEmpty)
+        {
+            yield break;
+        }
+
+        var last = about.Training.Sets.Max(s => s.On);
+        if (today.DayNumber - last.DayNumber > WeekDays)
+        {
+            bool dated = about.Plan.Value.Block?.Starts is not null;
+            yield return new(
+                $"missed since {last.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}", ProposalKind.Missed,
+                $"Nothing logged since {last:d MMM}: the missed sessions shift and do not pile up. Ask what was in the way.",
+                dated ? ["Shifting moves the block's first day by a week; loads and counts stay."] : [],
+                "log", [], dated ? "Shift a week" : null, "Noted");
+        }
+    }
+
+    private static IEnumerable<Proposal> Unsent(DeskCase about)
+    {
+        if (about.SentVersion != about.Plan.Version && !about.Plan.Value.Sessions.IsEmpty && SendingLeave.For(about.Profile).Allowed
+            && about.Plan.Value.Sessions.SelectMany(s => s.Lines).All(l => l.Prescription is not null))
+        {
+            yield return new(
+                $"send {about.Plan.Version}", ProposalKind.Unsent,
+                about.SentAt is { } at ? $"The plan changed since it was sent on {at:d MMM}." : "The plan was never sent.", [Links.Freezing.Sentence(about.Plan.Value)],
+                "sheet", [], "Send it", "Not yet");
+        }
+    }
+
+    private static IEnumerable<Proposal> Return(DeskCase about, DateOnly today)
+    {
+        if (about.Profile.HomeUntil is { } until && until <= today.AddDays(ReturnAhead) && about.Training.Sets.Count > 0)
+        {
+            yield return new(
+                $"return {until.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}", ProposalKind.Return,
+                $"The gym is back {(until <= today ? "now" : $"on {until:d MMM}")}: see the first loads and the ramp.", [], "log?see=return", [], null, "Noted");
+        }
+    }
+
+    /// <summary>Breath twice running where the muscle was meant, or the other way round.</summary>
+    private static IEnumerable<Proposal> FeltElsewhere(DeskCase about, DateOnly today)
+    {
+        bool forBreath = BlockCalendar.PurposeOn(about.Plan.Value.Block, today) == Purpose.Conditioning;
+        var wrong = forBreath ? Felt.Muscle : Felt.Breath;
+        return
+            from notes in about.Training.Notes.Where(n => n.Felt is not null).GroupBy(n => n.Session)
+            let last = notes.OrderByDescending(n => n.On).Take(2).ToArray()
+            where last.Length == 2 && last.All(n => n.Felt == wrong)
+            select new Proposal(
+                $"felt {notes.Key.Replace(';', ',')} {last[0].On.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}", ProposalKind.Felt,
+                forBreath
+                    ? $"{notes.Key}: felt in the muscles twice running, meant for the breath. Lighter, with less rest."
+                    : $"{notes.Key}: felt in the breath twice running, meant for the muscles. Longer rests, or fewer pairs.",
+                ["Asked with one tap after each session."], "log", [], null, "Noted");
+    }
+
+    private static IEnumerable<Proposal> Crutches(DeskCase about, DateOnly today)
+    {
+        foreach (var line in about.Plan.Value.Sessions.SelectMany(s => s.Lines))
+        {
+            if (line.Prescription is { } p && Catalogue.Shipped.Find(p.Exercise) is { } exercise && Crutch.Of(p, exercise) is { } crutch)
+            {
+                string subject = $"crutch {line.Line} {p.Exercise}";
+                DateOnly? since = about.Decisions.Where(d => !d.Undone && d.Subject.StartsWith(subject, StringComparison.Ordinal)).Select(d => (DateOnly?)DateOnly.FromDateTime(d.At.Date)).FirstOrDefault()
+                    ?? about.Training.Sets.Where(s => s.Line == line.Line && s.Exercise == p.Exercise).Select(s => (DateOnly?)s.On).Min();
+                if (since is { } from && today.DayNumber - from.DayNumber >= Crutch.ReviewWeeks * WeekDays)
+                {
+                    yield return new(
+                        $"{subject} {from.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}", ProposalKind.Crutch,
+                        $"{p.Name}: {crutch} since {from:d MMM}. Still needed?", [$"Looked at every {Crutch.ReviewWeeks} weeks."], "bench", [line.Line],
+                        $"Keep {Crutch.ReviewWeeks} more weeks", "Change it on the bench");
+                }
+            }
+        }
+    }
+
+    private static IEnumerable<Proposal> StillHeld(DeskCase about, ImmutableArray<LineProgress> lines) =>
+        from report in about.Training.Sets
+        where report.Pain > Core.Safety.PainHold.Stops && !(about.Training.ClearedThrough(report.Exercise) >= report.On)
+            && !lines.Any(l => l.Line == report.Line && l.Step?.Kind == StepKind.Stop)
+        group report by report.Exercise into reports
+        let last = reports.MaxBy(r => r.On)!
+        let held = lines.Where(l => Catalogue.Shipped.Find(l.Prescription.Exercise) is { } e && about.Training.Pain.Against(e) is not null).ToArray()
+        select new Proposal(
+            $"clear {reports.Key} {last.On.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}", ProposalKind.StillHeld,
+            $"Pain of {last.On:d MMM} on {PlainWords.InSentence(Catalogue.Shipped.Find(reports.Key)?.Name ?? reports.Key)} {(held.Length == 0 ? "is not cleared yet" : $"still holds {held.Length} {(held.Length == 1 ? "line" : "lines")} back")}. Clear it when it is gone.",
+            [.. held.Select(l => l.Prescription.Name)], "log", [], "Clear it", "Not yet");
+
+    private static IEnumerable<Proposal> Review(DeskCase about, DateOnly today)
+    {
+        if (about.Plan.Value.Block is { IsOpenEnded: true, Starts: { } starts } block && starts.AddDays(block.ReviewEvery * WeekDays) <= today)
+        {
+            var due = starts.AddDays(block.ReviewEvery * WeekDays);
+            yield return new(
+                $"review {due.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}", ProposalKind.Review,
+                $"The plan was to be looked at again on {due:d MMM}.", [], "block", [], null, "Looked at");
+        }
+    }
+}

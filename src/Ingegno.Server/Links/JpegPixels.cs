@@ -1,0 +1,44 @@
+namespace Ingegno.Server.Links;
+
+/// <summary>A JPEG without anything but its picture: place, time, camera and comments are left out before it is kept.</summary>
+internal static class JpegPixels
+{
+    private const byte Mark = 0xFF, Start = 0xD8, End = 0xD9, Scan = 0xDA, FirstApplication = 0xE0, LastApplication = 0xEF, Comment = 0xFE;
+
+    /// <summary>Null when it is no whole JPEG.</summary>
+    internal static byte[]? Of(ReadOnlySpan<byte> jpeg)
+    {
+        if (jpeg.Length < 4 || jpeg[0] != Mark || jpeg[1] != Start || jpeg[^2] != Mark || jpeg[^1] != End)
+        {
+            return null;
+        }
+
+        using var kept = new MemoryStream(jpeg.Length);
+        kept.Write(jpeg[..2]);
+        int at = 2;
+        while (at + 4 <= jpeg.Length && jpeg[at] == Mark)
+        {
+            byte kind = jpeg[at + 1];
+            if (kind == Scan)
+            {
+                kept.Write(jpeg[at..]);
+                return kept.ToArray();
+            }
+
+            int length = 2 + ((jpeg[at + 2] << 8) | jpeg[at + 3]);
+            if (length < 4 || at + length > jpeg.Length)
+            {
+                return null;
+            }
+
+            if (kind is not (>= FirstApplication and <= LastApplication) and not Comment)
+            {
+                kept.Write(jpeg.Slice(at, length));
+            }
+
+            at += length;
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,71 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Anatomy;
+using Ingegno.Core.Blocks;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Progression;
+using Ingegno.Core.Quantities;
+using Ingegno.Core.Sessions;
+
+namespace Ingegno.Server.Links;
+
+/// <summary>A set to do, in the order of the session.</summary>
+/// <param name="Rest">After it, before the next step.</param>
+/// <param name="Lasts">With its rest and both sides, for the minutes still to go.</param>
+public sealed record LinkStep(int Line, int Set, int Count, Duration Rest, Duration Lasts);
+
+/// <summary>An exercise as the phone shows it.</summary>
+/// <param name="Pace">Phases of a repetition in the order they come; empty for held or counted work.</param>
+/// <param name="Joints">What it loads: pain over 5 at one of these leaves it out for the day.</param>
+/// <param name="Lighter">Sets kept in a first, lighter week; <paramref name="Easier"/> in an easier one.</param>
+/// <param name="Instead">What to do when the set-up does not stand today, best first.</param>
+/// <param name="Uses">Fixtures it leans on, by name.</param>
+public sealed record LinkLine(
+    int Line, string Tag, Prescription Prescription, ImmutableArray<PacePhase> Pace, ImmutableArray<Joint> Joints, int Lighter, int Easier,
+    ImmutableArray<LinkLine> Instead, ImmutableArray<string> Uses, ImmutableArray<GivenDrill> Behind);
+
+/// <summary>A session ready to be trained.</summary>
+public sealed record LinkSession(
+    string Title, Duration Length, ImmutableArray<LaidOut> LayOut, ImmutableArray<GivenDrill> WarmUp, ImmutableArray<GivenDrill> CoolDown,
+    ImmutableArray<LinkLine> Lines, ImmutableArray<LinkStep> Steps);
+
+/// <summary>The same plan in one place of the client.</summary>
+public sealed record LinkPlace(string Id, string Name, ImmutableArray<LinkSession> Sessions, ImmutableArray<LinkFixture> ToCheck);
+
+/// <summary>A fixture the client is asked to check, with what to do step by step.</summary>
+public sealed record LinkFixture(string Id, string Name, ImmutableArray<string> Steps);
+
+/// <summary>A week of the block by its first day.</summary>
+public sealed record LinkWeek(DateOnly Starts, WeekKind Kind);
+
+/// <summary>What was sent, frozen. Health answers are not in it; cautions are.</summary>
+/// <param name="Client">First name.</param>
+public sealed record LinkProgramme(
+    string Client, MassUnit Unit, ImmutableArray<LinkPlace> Places, ImmutableArray<LinkWeek> Weeks, ImmutableArray<string> Cautions);
+
+/// <summary>A last set asked to the true limit.</summary>
+public sealed record LimitSet(string Session, int Line);
+
+/// <summary>What a link opens to: the frozen programme, and what is known of the last days.</summary>
+/// <param name="Done">Sets of the last two weeks, newest day first.</param>
+/// <param name="ToLimit">The one set asked to the true limit today; null for none.</param>
+/// <param name="HeldBack">Lines kept out by pain until the coach has looked at it.</param>
+public sealed record LinkView(
+    LinkProgramme Programme, DateTimeOffset SentAt, DateOnly Today, DateTimeOffset Expires, ImmutableArray<SetLog> Done,
+    ImmutableArray<SessionNote> Notes, LimitSet? ToLimit, ImmutableArray<int> HeldBack);
+
+/// <summary>What the phone sends: everything logged since the last answer, with its own clock.</summary>
+public sealed record LinkLogForm(DateTimeOffset PhoneNow, ImmutableArray<SetLog> Sets, ImmutableArray<SessionNote> Notes);
+
+/// <summary>A set that could not be kept, with what to do; it stays on the phone.</summary>
+public sealed record RefusedSet(Guid Id, string Reason);
+
+/// <summary>What was kept. Sending the same again changes nothing.</summary>
+/// <param name="Kept">Ids of sets that are safe now.</param>
+/// <param name="Word">Something the client should know, such as a clock that is wrong; null for nothing.</param>
+public sealed record LinkLogView(ImmutableArray<Guid> Kept, ImmutableArray<RefusedSet> Refused, string? Word);
+
+/// <summary>A fixture as checked on the phone.</summary>
+/// <param name="Photo">JPEG, base64; null without one.</param>
+public sealed record LinkCheckForm(Guid Id, string Place, FixtureReport Report, string? Photo);

@@ -1,0 +1,136 @@
+using System.Collections.Immutable;
+using System.Globalization;
+using System.Security.Claims;
+using System.Text.Json;
+using Ingegno.Core.Quantities;
+using Ingegno.Server.Accounts;
+using Ingegno.Server.Clients;
+using Ingegno.Server.Web;
+using Ingegno.Simulation;
+using Ingegno.Storage;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Ingegno.Server.Links;
+
+/// <summary>What would be sent, read back, and what stands against it.</summary>
+/// <param name="Sentence">Totals, minutes and sides in plain words.</param>
+/// <param name="Against">Why it may not be sent; empty when it may.</param>
+/// <param name="SentAt">When this client last got something; null for never.</param>
+/// <param name="IsNew">The plan was saved after it was last sent.</param>
+/// <param name="OpenLinks">Links of this client that still open.</param>
+public sealed record SendingView(string Sentence, ImmutableArray<string> Against, DateTimeOffset? SentAt, bool IsNew, int OpenLinks);
+
+/// <summary>A message in the outbox of the stand-in for the post.</summary>
+public sealed record OutboxMessage(string Name, DateTimeOffset At, string To, string Subject, string Text);
+
+/// <summary>Sends a plan to its client.</summary>
+internal sealed class Sender(Places places, Storage.Practices practices, Plans plans, ClientLinks links, SimulatedPost post, Settings settings, TimeProvider clock)
+{
+    /// <summary>A link outlives its block by so many days; of a plan without one, the first look at it.</summary>
+    private const int DaysAfterBlock = 30;
+
+    internal async Task<SendingView> LookAsync(string coach, Case about)
+    {
+        var (plan, against) = await ReadAsync(coach, about);
+        var last = await links.LastSentAsync(coach, about.Client.Id);
+        return new(
+            Freezing.Sentence(plan.Value), against, last?.SentAt, last is null || last.PlanVersion != plan.Version,
+            await links.OpenCountAsync(coach, about.Client.Id, clock.GetUtcNow()));
+    }
+
+    /// <returns>What stands against it; empty when it was sent.</returns>
+    internal async Task<ImmutableArray<string>> SendAsync(string coach, string coachName, Case about)
+    {
+        var (plan, against) = await ReadAsync(coach, about);
+        if (!against.IsEmpty)
+        {
+            return against;
+        }
+
+        var now = clock.GetUtcNow();
+        var today = Today.ByThe(clock);
+        var programme = Freezing.Of(about.Profile, plan.Value, await places.AllAsync(coach, about.Client.Id), today, about.Rules.PassDays);
+        string sentence = Freezing.Sentence(plan.Value);
+        string id = Guid.CreateVersion7().ToString();
+        var ends = plan.Value.Block is { Starts: { } starts } block
+            ? starts.AddDays(7 * (block.IsOpenEnded ? block.ReviewEvery : block.Phases.Sum(p => p.Weeks)))
+            : today.AddDays(28);
+        var expires = new DateTimeOffset(Later(ends, today).AddDays(DaysAfterBlock).ToDateTime(TimeOnly.MinValue), TimeSpan.Zero);
+        string token = await links.SendAsync(
+            coach, about.Client.Id, new(id, now, plan.Version, sentence, JsonSerializer.Serialize(programme, TradeJson.Options)), expires);
+        post.Deliver(
+            $"{coach}-{now.UtcDateTime.ToString("yyyyMMddHHmmssfff", CultureInfo.InvariantCulture)}-{id[^12..]}", now, about.Profile.Name, "Your training at home",
+            $"""
+             Hello {programme.Client},
+
+             your training is ready. Open it on your phone once while you have a signal; after that it works without one:
+
+             {settings.PublicUrl}/train/{token}
+
+             {sentence}
+
+             The link is yours alone: whoever has it can see the training and write in your log. It closes on {expires.ToString("d MMMM yyyy", CultureInfo.InvariantCulture)}.
+             Sharp pain stops an exercise. With heart or blood pressure trouble, dizziness or chest pain, ask a physician first.
+
+             {coachName}
+             """);
+        return [];
+    }
+
+    private static DateOnly Later(DateOnly a, DateOnly b) => a > b ? a : b;
+
+    private async Task<(Versioned<Plan> Plan, ImmutableArray<string> Against)> ReadAsync(string coach, Case about)
+    {
+        var plan = (await plans.FindAsync(coach, about.Client.Id)).At(about.Place.Id);
+        var all = await places.AllAsync(coach, about.Client.Id);
+        var rules = (await practices.FindAsync(coach)).Value.Rules;
+        return (plan, [.. Freezing.Against(about.Profile, plan.Value, all, rules, Today.ByThe(clock)).Distinct()]);
+    }
+}
+
+/// <summary>Sending and the outbox.</summary>
+internal static class SendEndpoints
+{
+    internal static void MapSending(this RouteGroupBuilder api)
+    {
+        api.MapGet("/clients/{id}/sending", LookAsync).WithName("getSending");
+        api.MapPost("/clients/{id}/sending", SendAsync).WithName("send");
+        api.MapDelete("/clients/{id}/links", RevokeAsync).WithName("revokeLinks");
+        api.MapGet("/outbox", Outbox).WithName("getOutbox");
+    }
+
+    private static async Task<Results<Ok<SendingView>, ProblemHttpResult>> LookAsync(string id, ClaimsPrincipal user, Cases cases, Sender sender) =>
+        await cases.FindAsync(user.CoachId(), id) is { } about
+            ? TypedResults.Ok(await sender.LookAsync(user.CoachId(), about))
+            : Answers.Missing("client");
+
+    private static async Task<Results<Ok<SendingView>, ProblemHttpResult>> SendAsync(string id, ClaimsPrincipal user, Cases cases, Sender sender)
+    {
+        string coach = user.CoachId();
+        if (await cases.FindAsync(coach, id) is not { } about)
+        {
+            return Answers.Missing("client");
+        }
+
+        var against = await sender.SendAsync(coach, user.Identity!.Name ?? "", about);
+        return against.IsEmpty
+            ? TypedResults.Ok(await sender.LookAsync(coach, about))
+            : TypedResults.Problem(statusCode: 422, title: "Nothing was sent.", detail: string.Join(" ", against));
+    }
+
+    private static async Task<Results<Ok<SendingView>, ProblemHttpResult>> RevokeAsync(
+        string id, ClaimsPrincipal user, Cases cases, ClientLinks links, Sender sender, TimeProvider clock)
+    {
+        string coach = user.CoachId();
+        if (await cases.FindAsync(coach, id) is not { } about)
+        {
+            return Answers.Missing("client");
+        }
+
+        await links.RevokeAsync(coach, id, clock.GetUtcNow());
+        return TypedResults.Ok(await sender.LookAsync(coach, about));
+    }
+
+    private static Ok<OutboxMessage[]> Outbox(ClaimsPrincipal user, SimulatedPost post) =>
+        TypedResults.Ok(post.Sent(user.CoachId()).Select(m => new OutboxMessage(m.Name, m.At, m.To, m.Subject, m.Text)).ToArray());
+}

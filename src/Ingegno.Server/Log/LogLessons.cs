@@ -1,0 +1,78 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Loads;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Progression;
+using Ingegno.Core.Substitution;
+using Ingegno.Formats.ProgrammeText;
+using Ingegno.Storage;
+
+namespace Ingegno.Server.Log;
+
+/// <summary>What a whole log taught, and the log.</summary>
+internal sealed record LogLesson(Lesson Lesson, ImmutableArray<TrainedSet> Sets);
+
+/// <summary>Reads a client's whole log for what it teaches, and keeps the digest of it.</summary>
+internal sealed class LogLessons(Storage.Clients clients, Storage.Practices practices, Plans plans, SetLogs logs, Lessons lessons)
+{
+    /// <summary>Works the lesson out anew and keeps its digest. Null when the coach has no such client.</summary>
+    internal async Task<LogLesson?> LearnAsync(string coach, string client)
+    {
+        var read = await ReadAsync(coach, client);
+        if (read is not null)
+        {
+            await lessons.SaveAsync(coach, client, Digest.Of(read.Lesson));
+        }
+
+        return read;
+    }
+
+    /// <summary>Null when the coach has no such client.</summary>
+    internal async Task<LogLesson?> ReadAsync(string coach, string client)
+    {
+        if (await clients.FindAsync(coach, client) is not { } about)
+        {
+            return null;
+        }
+
+        var plan = (await plans.FindAsync(coach, client)).Value;
+        var rules = (await practices.FindAsync(coach)).Value.Rules;
+        return Of(about.Profile, rules, plan, await logs.AskedOfClientAsync(coach, client));
+    }
+
+    private static LogLesson Of(ClientProfile profile, HouseRules rules, Plan plan, IReadOnlyList<StoredSet> sets)
+    {
+        var client = profile with { Learned = Learned.Nothing };
+        var programme = ProgrammeReader.Read(plan.Text, Catalogue.Shipped, client.Unit).Programme;
+        var planned = plan.Sessions.SelectMany(s => s.Lines).Select(l => l.Prescription).OfType<Prescription>()
+            .GroupBy(p => p.Exercise).ToDictionary(g => g.Key, g => g.First(), StringComparer.Ordinal);
+        ImmutableArray<TrainedSet> trained =
+        [
+            .. sets.Where(s => Catalogue.Shipped.Find(s.Set.Exercise) is not null).Select(s => new TrainedSet(s.Set, s.As ?? AsPlanned(s.Set))),
+        ];
+        return new(Learning.From(client, Catalogue.Shipped, WrittenAnchors.Of(client, Catalogue.Shipped, rules, programme), trained), trained);
+
+        Prescription AsPlanned(SetLog set) => planned.GetValueOrDefault(set.Exercise) ?? AsUsual(set);
+    }
+
+    /// <summary>Sets older than their prescriptions, gym sets among them: plain repetitions with a usual rest.</summary>
+    private static Prescription AsUsual(SetLog set)
+    {
+        var exercise = Catalogue.Shipped.Find(set.Exercise)!;
+        return new Prescription
+        {
+            Exercise = exercise.Id,
+            Name = exercise.Name,
+            Count = exercise.Counted == Counted.Repetitions ? CountKind.Repetitions : CountKind.Seconds,
+            Counts = [set.Repetitions],
+            TopOfRange = set.Repetitions,
+            PerSide = exercise.Sides == Sides.OneAtATime,
+            Load = set.Load,
+            LoadInWords = set.Load.ToString(),
+            Rest = HouseRules.UsualRest(set.Repetitions),
+            Geometry = new Geometry(),
+        };
+    }
+}

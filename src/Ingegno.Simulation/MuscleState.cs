@@ -1,0 +1,39 @@
+namespace Ingegno.Simulation;
+
+/// <summary>
+/// Motor units of one muscle group as parts of 1: resting, active, fatigued. What is active tires, what is tired recovers, and the whole
+/// that is not tired is the strength left (Xia and Frey-Law 2008, J Biomech 41:3046-3052). Another law than the budget of pools the
+/// forecasts use: here tiring depends on what is active, and rest works on what is tired at one rate.
+/// </summary>
+internal sealed class MuscleState(double fatigue, double recovery)
+{
+    private const double Step = 0.1;
+
+    private double _fatigued;
+
+    /// <summary>Strength left, as a part of the rested strength.</summary>
+    internal double Left => 1 - _fatigued;
+
+    internal MuscleState Copy() => new(fatigue, recovery) { _fatigued = _fatigued };
+
+    /// <summary>Holds a part of the rested strength for so many seconds.</summary>
+    /// <returns>False when the strength left fell under it.</returns>
+    internal bool Work(double activation, double seconds)
+    {
+        for (double done = 0; done < seconds - 1e-9; done += Step)
+        {
+            if (activation > Left + 1e-12)
+            {
+                return false;
+            }
+
+            double step = Math.Min(Step, seconds - done);
+            _fatigued = Math.Clamp(_fatigued + (((fatigue * activation) - (recovery * _fatigued)) * step), 0, 1);
+        }
+
+        return true;
+    }
+
+    /// <summary>Nothing is active.</summary>
+    internal void Rest(double seconds) => _fatigued *= Math.Exp(-recovery * FatigueRates.RestMultiplier * seconds);
+}

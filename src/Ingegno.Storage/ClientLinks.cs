@@ -1,0 +1,110 @@
+using System.Globalization;
+using System.Security.Cryptography;
+using System.Text;
+using Dapper;
+
+namespace Ingegno.Storage;
+
+/// <summary>A plan as it was sent.</summary>
+/// <param name="Sentence">Totals, minutes and sides read back in plain words.</param>
+/// <param name="Document">What the phone gets, as JSON.</param>
+public sealed record Sending(string Id, DateTimeOffset SentAt, long PlanVersion, string Sentence, string Document);
+
+/// <summary>Whom a link belongs to.</summary>
+public sealed record LinkHolder(string Coach, string Client, DateTimeOffset Expires);
+
+/// <summary>What came of opening a link.</summary>
+public enum LinkState
+{
+    Open,
+    Expired,
+    Revoked,
+    Unknown,
+}
+
+/// <summary>Links of clients, and what was sent to them. A token has 128 random bits and is stored hashed.</summary>
+public sealed class ClientLinks(Database database)
+{
+    private sealed record LinkRow(string Coach, string Client, string ExpiresAt, string? RevokedAt);
+
+    private sealed record SendingRow(string Id, string SentAt, long PlanVersion, string Sentence, string Document);
+
+    /// <summary>Freezes what is sent and makes a link to it, both or neither.</summary>
+    /// <returns>The token; nobody can read it back later.</returns>
+    public async Task<string> SendAsync(string coach, string client, Sending sending, DateTimeOffset expires)
+    {
+        string token = NewToken();
+        await using var connection = database.Open();
+        await using var transaction = await connection.BeginTransactionAsync();
+        await connection.ExecuteAsync(
+            """
+            INSERT INTO sending (id, coach_id, client_id, sent_at, plan_version, sentence, document)
+            VALUES (@Id, @coach, @client, @at, @PlanVersion, @Sentence, @Document)
+            """,
+            new { sending.Id, coach, client, at = Text(sending.SentAt), sending.PlanVersion, sending.Sentence, sending.Document },
+            transaction);
+        await connection.ExecuteAsync(
+            """
+            INSERT INTO link (id, coach_id, client_id, token_hash, made_at, expires_at) VALUES (@id, @coach, @client, @hash, @at, @expires)
+            """,
+            new { id = Guid.CreateVersion7().ToString(), coach, client, hash = Hash(token), at = Text(sending.SentAt), expires = Text(expires) },
+            transaction);
+        await connection.BumpAsync(coach, client, transaction);
+        await transaction.CommitAsync();
+        return token;
+    }
+
+    public async Task<(LinkState State, LinkHolder? Holder)> OpenAsync(string token, DateTimeOffset now)
+    {
+        await using var connection = database.Open();
+        var row = await connection.QuerySingleOrDefaultAsync<LinkRow>(
+            "SELECT coach_id AS Coach, client_id AS Client, expires_at AS ExpiresAt, revoked_at AS RevokedAt FROM link WHERE token_hash = @hash",
+            new { hash = Hash(token) });
+        return row is null ? (LinkState.Unknown, null)
+            : row.RevokedAt is not null ? (LinkState.Revoked, null)
+            : Time(row.ExpiresAt) < now ? (LinkState.Expired, null)
+            : (LinkState.Open, new LinkHolder(row.Coach, row.Client, Time(row.ExpiresAt)));
+    }
+
+    /// <summary>The newest; null when nothing was sent yet.</summary>
+    public async Task<Sending?> LastSentAsync(string coach, string client)
+    {
+        await using var connection = database.Open();
+        var row = await connection.QueryFirstOrDefaultAsync<SendingRow>(
+            """
+            SELECT id AS Id, sent_at AS SentAt, plan_version AS PlanVersion, sentence AS Sentence, document AS Document FROM sending
+            WHERE coach_id = @coach AND client_id = @client ORDER BY sent_at DESC, id DESC LIMIT 1
+            """,
+            new { coach, client });
+        return row is null ? null : new(row.Id, Time(row.SentAt), row.PlanVersion, row.Sentence, row.Document);
+    }
+
+    /// <summary>How many links of the client still open.</summary>
+    public async Task<int> OpenCountAsync(string coach, string client, DateTimeOffset now)
+    {
+        await using var connection = database.Open();
+        return await connection.ExecuteScalarAsync<int>(
+            "SELECT count(*) FROM link WHERE coach_id = @coach AND client_id = @client AND revoked_at IS NULL AND expires_at >= @now",
+            new { coach, client, now = Text(now) });
+    }
+
+    /// <summary>Closes every link of the client.</summary>
+    public async Task RevokeAsync(string coach, string client, DateTimeOffset now)
+    {
+        await using var connection = database.Open();
+        await connection.ExecuteAsync(
+            "UPDATE link SET revoked_at = @now WHERE coach_id = @coach AND client_id = @client AND revoked_at IS NULL",
+            new { coach, client, now = Text(now) });
+        await connection.BumpAsync(coach, client);
+    }
+
+    /// <summary>128 random bits, safe in an address.</summary>
+    private static string NewToken() =>
+        Convert.ToBase64String(RandomNumberGenerator.GetBytes(16)).TrimEnd('=').Replace('+', '-').Replace('/', '_');
+
+    private static string Hash(string token) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(token)));
+
+    private static string Text(DateTimeOffset time) => time.UtcDateTime.ToString("O", CultureInfo.InvariantCulture);
+
+    private static DateTimeOffset Time(string text) => DateTimeOffset.Parse(text, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal);
+}

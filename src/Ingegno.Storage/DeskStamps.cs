@@ -1,0 +1,27 @@
+using Dapper;
+
+namespace Ingegno.Storage;
+
+/// <summary>A short text per client that changes whenever anything the Desk is worked out from does.</summary>
+public sealed class DeskStamps(Database database)
+{
+    public async Task<IReadOnlyList<(string Client, string Stamp)>> OfCoachAsync(string coach)
+    {
+        await using var connection = database.Open();
+        return
+        [
+            .. await connection.QueryAsync<(string, string)>(
+                """
+                SELECT c.id,
+                    c.row_version || ' ' || coalesce(p.row_version, 0) || ' ' || coalesce(a.version, 0) || ' ' || coalesce(r.row_version, 0) || ' ' ||
+                    coalesce((SELECT group_concat(id || position || ':' || row_version) FROM (SELECT id, position, row_version FROM place WHERE client_id = c.id ORDER BY id)), '')
+                FROM client c
+                LEFT JOIN plan p ON p.client_id = c.id
+                LEFT JOIN activity a ON a.client_id = c.id
+                LEFT JOIN practice r ON r.coach_id = c.coach_id
+                WHERE c.coach_id = @coach
+                """,
+                new { coach }),
+        ];
+    }
+}

@@ -1,0 +1,74 @@
+using System.Globalization;
+using System.Text.Json;
+using Dapper;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Storage;
+
+/// <summary>A client's own check of a fixture, waiting for the coach or judged.</summary>
+public sealed record StoredReport(string Id, string Place, FixtureReport Report, bool HasPhoto, bool Judged);
+
+/// <summary>Fixture checks done on the phone. A photo stays with the data and was stripped of all but its pixels.</summary>
+public sealed class FixtureReports(Database database)
+{
+    private sealed record Row
+    {
+        public required string Id { get; init; }
+
+        public required string Place { get; init; }
+
+        public required string Document { get; init; }
+
+        public bool HasPhoto { get; init; }
+
+        public bool Judged { get; init; }
+    }
+
+    /// <summary>Keeps a report once: the id is made on the phone.</summary>
+    public async Task AddAsync(string coach, string client, string id, string place, FixtureReport report, byte[]? photo)
+    {
+        await using var connection = database.Open();
+        await connection.ExecuteAsync(
+            """
+            INSERT INTO fixture_report (id, coach_id, client_id, place_id, fixture, reported_on, document, photo)
+            VALUES (@id, @coach, @client, @place, @Fixture, @on, @document, @photo) ON CONFLICT (id) DO NOTHING
+            """,
+            new { id, coach, client, place, report.Fixture, on = SetLogs.Day(report.On), document = JsonSerializer.Serialize(report, TradeJson.Options), photo });
+        await connection.BumpAsync(coach, client);
+    }
+
+    /// <summary>Newest first.</summary>
+    public async Task<IReadOnlyList<StoredReport>> OfClientAsync(string coach, string client)
+    {
+        await using var connection = database.Open();
+        return
+        [
+            .. (await connection.QueryAsync<Row>(
+                    """
+                    SELECT id AS Id, place_id AS Place, document AS Document, photo IS NOT NULL AS HasPhoto, judged_at IS NOT NULL AS Judged
+                    FROM fixture_report WHERE coach_id = @coach AND client_id = @client ORDER BY reported_on DESC, id DESC
+                    """,
+                    new { coach, client }))
+                .Select(r => new StoredReport(r.Id, r.Place, JsonSerializer.Deserialize<FixtureReport>(r.Document, TradeJson.Options)!, r.HasPhoto, r.Judged)),
+        ];
+    }
+
+    /// <summary>Null when there is no such report or it has no photo.</summary>
+    public async Task<byte[]?> PhotoAsync(string coach, string client, string id)
+    {
+        await using var connection = database.Open();
+        return await connection.ExecuteScalarAsync<byte[]?>(
+            "SELECT photo FROM fixture_report WHERE coach_id = @coach AND client_id = @client AND id = @id", new { coach, client, id });
+    }
+
+    /// <param name="at">Null opens it again.</param>
+    public async Task JudgeAsync(string coach, string client, string id, DateTimeOffset? at)
+    {
+        await using var connection = database.Open();
+        await connection.ExecuteAsync(
+            "UPDATE fixture_report SET judged_at = @at WHERE coach_id = @coach AND client_id = @client AND id = @id",
+            new { coach, client, id, at = at?.ToString("O", CultureInfo.InvariantCulture) });
+        await connection.BumpAsync(coach, client);
+    }
+}

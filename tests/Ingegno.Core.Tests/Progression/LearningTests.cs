@@ -1,0 +1,167 @@
+using Ingegno.Core.Clients;
+using Ingegno.Core.Effort;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Progression;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Core.Tests.Progression;
+
+/// <summary>What the log moves, and which way.</summary>
+public class LearningTests
+{
+    private static readonly Exercise Row = People.Exercise("one-arm-dumbbell-row");
+
+    private static readonly StrengthAnchors Anchors = StrengthAnchors.Of(People.Man, Catalogue.Shipped);
+
+    /// <summary>Sessions of three sets, each so many repetitions better than the forecast of a fresh set says.</summary>
+    private static Lesson After(int sessions, int better, double? reserve = 0, StopReason? stopped = null, double kilograms = 24)
+    {
+        var line = Line(kilograms);
+        int fresh = Fresh(kilograms);
+        return Learning.From(People.Man, Catalogue.Shipped, Anchors,
+            from session in Enumerable.Range(0, sessions)
+            from set in Enumerable.Range(0, 3)
+            select new TrainedSet(
+                new SetLog(Guid.NewGuid(), 1, Row.Id, People.Today.AddDays(session * 3), set + 1, line.Load, Math.Max(1, fresh - (set * 2) + better), reserve)
+                {
+                    Stopped = stopped,
+                    RestBefore = set == 0 ? null : Duration.FromMinutes(5),
+                },
+                line));
+    }
+
+    private static int Fresh(double kilograms)
+    {
+        var effort = new ExerciseEffort(Row, People.Man, Anchors.For(Row)!, new());
+        return (int)effort.FreshRepetitions(effort.DemandOf(Mass.FromKilograms(kilograms)));
+    }
+
+    [Fact]
+    public void Better_sets_raise_the_maximum_worse_ones_lower_it_and_both_make_it_surer()
+    {
+        double before = Anchors.For(Row)!.Maximum.Kilograms;
+        var up = After(4, 4).Learned.Anchors.Single();
+        var down = After(4, -4).Learned.Anchors.Single();
+        up.Maximum.Kilograms.ShouldBeGreaterThan(before);
+        down.Maximum.Kilograms.ShouldBeLessThan(before);
+        up.Spread.ShouldBeLessThan(Anchors.For(Row)!.Spread);
+        up.Basis.ShouldBe(AnchorBasis.Learned);
+    }
+
+    [Fact]
+    public void The_range_of_a_forecast_tightens_from_session_to_session()
+    {
+        var lesson = After(5, 1);
+        double[] widths = [.. lesson.Points.Select(p => p.Spread)];
+        widths.ShouldBe(widths.OrderDescending());
+    }
+
+    /// <summary>In a superset the phone times the rest after the partner; by its clock the muscle had 150 s.</summary>
+    [Fact]
+    public void A_partners_set_is_rest_for_the_muscle_in_hand()
+    {
+        var supersets = Rested(20, 150);
+        var alone = Rested(150, null);
+        var breathless = Rested(20, null);
+        supersets.ShouldBe(alone, 1e-9);
+        Math.Abs(breathless - alone).ShouldBeGreaterThan(0.001);
+
+        double Rested(int timed, int? byTheClock) => Learning.From(
+            People.Man, Catalogue.Shipped, Anchors,
+            from session in Enumerable.Range(0, 4)
+            from set in Enumerable.Range(0, 3)
+            let line = Line(24)
+            let work = (line.Style.Lasts * 8).Seconds
+            select new TrainedSet(
+                new SetLog(Guid.NewGuid(), 1, Row.Id, People.Today.AddDays(session * 3), set + 1, line.Load, 8, 1)
+                {
+                    RestBefore = set == 0 ? null : Duration.FromSeconds(timed),
+                    At = byTheClock is { } rest ? new DateTimeOffset(2026, 11, 23, 9, 0, 0, TimeSpan.Zero).AddSeconds(set * (rest + work)) : null,
+                },
+                line)).Learned.Recovery.Factor;
+    }
+
+    /// <summary>The same mean, one client always as forecast, the other five over and five under in turns.</summary>
+    [Fact]
+    public void A_steady_client_gets_a_narrower_range_than_one_whose_sets_scatter()
+    {
+        double Unsteadiness(int scatter) => Learning.From(
+            People.Man, Catalogue.Shipped, Anchors,
+            Enumerable.Range(0, 24).Select(i => new TrainedSet(
+                new SetLog(Guid.NewGuid(), 1, Row.Id, People.Today.AddDays(i * 3), 1, Line(20).Load, Fresh(20) + (i % 2 == 0 ? scatter : -scatter), 0), Line(20))))
+            .Learned.Unsteadiness;
+        Unsteadiness(0).ShouldBeLessThan(0.9);
+        Unsteadiness(5).ShouldBeGreaterThan(1.1);
+        var anchor = Anchors.For(Row)!;
+        double Width(double unsteadiness)
+        {
+            var range = Foreseen.Of(Line(20), Row, People.Man with { Learned = Learned.Nothing with { Unsteadiness = unsteadiness } }, anchor)[0];
+            return range.High - range.Low;
+        }
+
+        Width(0.6).ShouldBeLessThan(Width(1));
+        Width(1).ShouldBeLessThan(Width(1.4));
+    }
+
+    [Fact]
+    public void A_set_the_grip_ended_is_no_proof_of_weakness()
+    {
+        var grip = After(4, -6, stopped: StopReason.Grip).Learned.Anchors.Single();
+        var muscle = After(4, -6).Learned.Anchors.Single();
+        grip.Maximum.Kilograms.ShouldBeGreaterThan(muscle.Maximum.Kilograms);
+        grip.Maximum.Kilograms.ShouldBeGreaterThanOrEqualTo(Anchors.For(Row)!.Maximum.Kilograms * 0.999);
+    }
+
+    [Fact]
+    public void Four_or_more_left_is_a_floor_and_never_lowers_anything() =>
+        After(3, -8, reserve: 4).Learned.Anchors.Single().Maximum.Kilograms.ShouldBeGreaterThanOrEqualTo(Anchors.For(Row)!.Maximum.Kilograms * 0.999);
+
+    [Fact]
+    public void Factors_stay_within_their_bounds_whatever_is_logged() =>
+        Gen.Select(Gen.Int[-15, 60], Gen.Int[1, 12], Gen.Double[4, 40]).Sample((better, sessions, kilograms) =>
+        {
+            var learned = After(sessions, better, kilograms: kilograms).Learned;
+            learned.Endurance.Factor.ShouldBeInRange(0.6 - 1e-9, 1.6 + 1e-9);
+            learned.Recovery.Factor.ShouldBeInRange(0.6 - 1e-9, 1.6 + 1e-9);
+            double.IsFinite(learned.Anchors.Single().Spread).ShouldBeTrue();
+        }, iter: 60);
+
+    [Fact]
+    public void Every_move_worth_telling_is_told_in_the_direction_it_went()
+    {
+        foreach (var move in After(4, 5).Moves.Concat(After(4, -5).Moves))
+        {
+            bool rises = move.Sentence.Contains("rises", StringComparison.Ordinal);
+            move.Sentence.Contains(rises ? "fell short" : "beat", StringComparison.Ordinal).ShouldBeFalse(move.Sentence);
+        }
+
+        After(4, 5).Moves.ShouldNotBeEmpty();
+    }
+
+    [Fact]
+    public void What_was_learned_is_what_forecasts_start_from()
+    {
+        var learned = After(4, 5).Learned;
+        var then = StrengthAnchors.Of(People.Man with { Learned = learned }, Catalogue.Shipped);
+        then.For(Row)!.Maximum.Kilograms.ShouldBe(learned.Anchors.Single().Maximum.Kilograms, 0.001);
+        // A neighbour without a log of its own moves along, less sure.
+        var bar = People.Exercise("barbell-row");
+        then.For(bar)!.Maximum.ShouldBeGreaterThan(Anchors.For(bar)!.Maximum);
+        then.For(bar)!.Spread.ShouldBeGreaterThan(then.For(Row)!.Spread);
+    }
+
+    private static Prescription Line(double kilograms) => new()
+    {
+        Exercise = Row.Id,
+        Name = Row.Name,
+        Count = CountKind.Repetitions,
+        Counts = [10, 10, 10],
+        TopOfRange = 10,
+        PerSide = true,
+        Load = Mass.FromKilograms(kilograms),
+        LoadInWords = "",
+        Rest = Duration.FromSeconds(120),
+        Geometry = new(),
+    };
+}

@@ -1,0 +1,110 @@
+<script lang="ts">
+	import type { LinkFixture } from '$lib/api/client';
+	import Drills from './Drills.svelte';
+	import type { Run } from './run.svelte';
+
+	/** Before the first set: which session, what to put out, and how the body is. */
+	let { run, oncheck }: { run: Run; oncheck: (fixture: LinkFixture) => void } = $props();
+	const session = $derived(run.session);
+	const places = $derived(run.view.programme.places);
+	const weekWords = {
+		full: '',
+		lighter: 'The first week is lighter: fewer sets.',
+		easier: 'An easier week: fewer sets, the same loads.'
+	};
+	const soreWords = ['not at all', 'a little', 'sore', 'very'];
+	let sent = $state(false);
+	const held = $derived(session?.lines.filter((l) => run.view.heldBack.includes(l.line)) ?? []);
+</script>
+
+<h1 class="mt-4 text-[26px] leading-tight">Hello {run.view.programme.client}</h1>
+{#if places.length > 1}
+	<div class="mt-2 grid grid-cols-2 gap-2" role="group" aria-label="I am at">
+		{#each places as place (place.id)}
+			<button
+				class="answer"
+				aria-pressed={place.id === run.place?.id}
+				onclick={() => run.choose(place.id, run.standing.session)}>{place.name}</button
+			>
+		{/each}
+	</div>
+{/if}
+<p class="mt-1">
+	{session?.lines.length} exercises, about {Math.round((session?.length ?? 0) / 60)} minutes.
+	{weekWords[run.weekKind]}
+</p>
+
+{#if run.askSore && !sent}
+	<section class="mt-4">
+		<h2 class="text-[17px]">Sore from last time?</h2>
+		<div class="mt-1.5 grid grid-cols-4 gap-2">
+			{#each soreWords as word, i (word)}
+				<button
+					class="answer"
+					onclick={async () => {
+						sent = true;
+						await run.sore(i);
+					}}>{word}</button
+				>
+			{/each}
+		</div>
+	</section>
+{/if}
+
+{#each held as line (line.line)}
+	<p class="border-accent bg-decide mt-4 border-l-4 px-3 py-2 text-[15px]">
+		{line.prescription.name} is left out until the coach has looked at the pain you reported.
+	</p>
+{/each}
+
+{#if session && session.layOut.length > 0}
+	<section class="mt-4">
+		<h2 class="text-[19px]">Put out before you start</h2>
+		<ul>
+			{#each session.layOut as thing (thing.thing)}
+				<li class="border-rule border-b py-1.5">
+					<b>{thing.thing}</b>{thing.settings.length > 0 ? `: ${thing.settings.join(', then ')}` : ''}
+				</li>
+			{/each}
+		</ul>
+	</section>
+{/if}
+
+<button class="go mt-5" onclick={() => run.begin()}>Begin</button>
+
+<Drills title="Warm up first" drills={session?.warmUp ?? []} />
+
+{#if (run.place?.sessions.length ?? 0) > 1}
+	<section class="mt-5 flex flex-col gap-2">
+		<h2 class="text-[17px]">Something else today?</h2>
+		<label class="flex items-center gap-3"
+			><span class="w-20">Session</span>
+			<select
+				class="select bg-base-100 flex-1 text-[17px]"
+				value={run.standing.session}
+				onchange={(e) => run.choose(run.standing.place, e.currentTarget.value)}
+			>
+				{#each run.place?.sessions ?? [] as other (other.title)}<option>{other.title}</option>{/each}
+			</select></label
+		>
+	</section>
+{/if}
+
+{#if run.place && run.place.toCheck.length > 0}
+	<section class="mt-5">
+		<h2 class="text-[17px]">The coach asks you to check</h2>
+		{#each run.place.toCheck as fixture (fixture.id)}
+			<button class="answer mt-2 w-full" onclick={() => oncheck(fixture)}>{fixture.name}</button>
+		{/each}
+	</section>
+{/if}
+
+<section class="mt-5 text-[15px]">
+	<h2 class="text-[17px]">Take care</h2>
+	<p class="text-soft">
+		Sharp pain stops an exercise. Use only what was checked, and look at it each time. Nothing heavy over the
+		face without a safe way down; nobody alone under a bar. With heart or blood pressure trouble, pregnancy,
+		recent surgery, dizziness or chest pain, ask a physician first; for joints, a physiotherapist.
+	</p>
+	{#each run.view.programme.cautions as caution (caution)}<p class="text-soft mt-1">{caution}</p>{/each}
+</section>
