@@ -37,7 +37,9 @@ export class Bench {
 	});
 	trouble = $state('');
 	stale = $state(false);
-	busy = $state(false);
+	/** What is under way: a rebuild and a save may overlap, and neither ends the other. */
+	#rebuilding = $state(false);
+	#saving = $state(false);
 	restored = $state(false);
 	savedAt = $state<string | null>(null);
 	past = $state.raw<Draft[]>([]);
@@ -46,7 +48,7 @@ export class Bench {
 
 	readonly #client: string;
 	#version = 0;
-	#saved: Draft = { text: '', choices: [], block: null };
+	#saved = $state.raw<Draft>({ text: '', choices: [], block: null });
 	#asked = 0;
 
 	constructor(client: string, plan: PlanView) {
@@ -61,6 +63,10 @@ export class Bench {
 		}
 	}
 
+	get busy(): boolean {
+		return this.#rebuilding || this.#saving;
+	}
+
 	get dirty(): boolean {
 		return !same(this.#draft, this.#saved);
 	}
@@ -72,7 +78,7 @@ export class Bench {
 	/** Works out text and choices as they stand. */
 	async rebuild(): Promise<void> {
 		const ticket = ++this.#asked;
-		this.busy = true;
+		this.#rebuilding = true;
 		try {
 			const view = await ask(
 				api.POST('/api/clients/{id}/bench', {
@@ -86,7 +92,7 @@ export class Bench {
 		} catch (problem) {
 			if (ticket === this.#asked) this.trouble = messageOf(problem);
 		} finally {
-			if (ticket === this.#asked) this.busy = false;
+			if (ticket === this.#asked) this.#rebuilding = false;
 		}
 	}
 
@@ -148,7 +154,7 @@ export class Bench {
 	}
 
 	async save(): Promise<boolean> {
-		this.busy = true;
+		this.#saving = true;
 		try {
 			const plan = await ask(
 				api.PUT('/api/clients/{id}/plan', {
@@ -169,7 +175,7 @@ export class Bench {
 			this.stale = problem instanceof Refusal && problem.stale;
 			return false;
 		} finally {
-			this.busy = false;
+			this.#saving = false;
 		}
 	}
 
