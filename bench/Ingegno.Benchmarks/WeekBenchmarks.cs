@@ -41,7 +41,7 @@ public class WeekBenchmarks
         [.. Enumerable.Range(0, 32).Select(i => new WeekSlot(i + 1, i / 8, (Role)(i % 8 < 2 ? 0 : i % 8 < 5 ? 1 : 2), i % 8 > 5 ? "C" : null, Options(chance, i)))],
         4, 45 * 60, [(0, 1), (2, 3)],
         [.. Groups.Select(g => new WeekBand(g, 60, 200))],
-        [.. Enum.GetValues<Pattern>().Take(16).Select(p => new WeekQuality($"{p}", WeekPrices.PatternLost)), .. Enumerable.Range(0, 20).Select(r => new WeekQuality($"range {r}", WeekPrices.RangeLost))]);
+        [.. Enum.GetValues<Pattern>().Take(16).Select(p => new WeekQuality($"{p}", WeekPrices.Default.PatternLost, IsPattern: true)), .. Enumerable.Range(0, 20).Select(r => new WeekQuality($"range {r}", WeekPrices.Default.RangeLost))]);
 
     private static ImmutableArray<WeekOption> Options(Random chance, int line) =>
     [

@@ -36,12 +36,12 @@ internal static class Application
         builder.Services.AddSingleton(new Database(Path.Combine(settings.DataFolder, "ingegno.db")));
         builder.Services.AddSingleton<Coaches>().AddSingleton<Storage.Clients>().AddSingleton<Places>().AddSingleton<Storage.Practices>().AddSingleton<Cases>().AddSingleton<Plans>().AddSingleton<SetLogs>();
         builder.Services.AddSingleton<SessionNotes>().AddSingleton<Lessons>().AddSingleton<ClientLinks>().AddSingleton<FixtureReports>().AddSingleton<DecisionRecords>().AddSingleton<DeskStamps>();
-        builder.Services.AddSingleton<Trainings>().AddSingleton<LogLessons>().AddSingleton<Sender>().AddSingleton<DeskRows>().AddSingleton<Answering>().AddHostedService<DeskWarming>();
+        builder.Services.AddSingleton<Trainings>().AddSingleton<LogLessons>().AddSingleton<Progresses>().AddSingleton<Sender>().AddSingleton<DeskRows>().AddSingleton<Answering>().AddHostedService<DeskWarming>();
         builder.Services.AddSingleton(new SimulatedPost(Path.Combine(settings.DataFolder, "outbox")));
         builder.Services.AddHttpClient();
         builder.Services.AddSingleton<Devices.Devices>();
         builder.Services.AddSingleton<DemoData>();
-        builder.Services.AddSingleton<IWeekSolver, WeekSolver>();
+        builder.Services.AddSingleton<IWeekSolver, WeekSolver>().AddSingleton<WeekSearches>();
         builder.Services.AddSerilog(log => log
             .MinimumLevel.Information()
             .MinimumLevel.Override("Microsoft.AspNetCore", Serilog.Events.LogEventLevel.Warning)

@@ -13,7 +13,7 @@ public sealed class WeekSolver : IWeekSolver
     /// <summary>Deterministic seconds; a week of 32 lines with 20 options needs far less.</summary>
     private const double MostDeterministicTime = 20;
 
-    public WeekSolution? Solve(WeekModel model, CancellationToken stop = default)
+    public WeekSolution? Solve(WeekModel model, Action<WeekProgress>? told = null, CancellationToken stop = default)
     {
         if (model.Slots.IsEmpty)
         {
@@ -27,7 +27,8 @@ public sealed class WeekSolver : IWeekSolver
                 $"num_workers:1,random_seed:1,max_deterministic_time:{MostDeterministicTime},log_search_progress:false"),
         };
         using var registration = stop.Register(solver.StopSearch);
-        var status = solver.Solve(week.Model);
+        using var telling = told is null ? null : new Telling(told, week.Scale);
+        var status = solver.Solve(week.Model, telling);
         if (status is not (CpSolverStatus.Optimal or CpSolverStatus.Feasible))
         {
             stop.ThrowIfCancellationRequested();
@@ -36,6 +37,13 @@ public sealed class WeekSolver : IWeekSolver
 
         int[] chosen = [.. week.Takes.Select(options => Array.FindIndex(options, solver.BooleanValue))];
         return new([.. chosen], WeekScore.Of(model, chosen)!, status == CpSolverStatus.Optimal);
+    }
+
+    /// <summary>Passes on what is found, in the points of the model: places only break ties.</summary>
+    private sealed class Telling(Action<WeekProgress> told, int scale) : CpSolverSolutionCallback
+    {
+        public override void OnSolutionCallback() =>
+            told(new((long)Math.Ceiling(ObjectiveValue() / scale), (long)Math.Ceiling(BestObjectiveBound() / scale)));
     }
 
     /// <summary>Variables and terms of one week.</summary>
@@ -54,7 +62,7 @@ public sealed class WeekSolver : IWeekSolver
             }
 
             // Places count less than one point of the objective, so they only break ties.
-            int scale = week.Slots.Sum(s => s.Options.Length) + 1;
+            int scale = Scale = week.Slots.Sum(s => s.Options.Length) + 1;
             Fits(scale);
             Repeats(scale);
             Changeovers(scale);
@@ -68,6 +76,9 @@ public sealed class WeekSolver : IWeekSolver
 
         public CpModel Model { get; } = new();
 
+        /// <summary>Of the objective over the model's points.</summary>
+        public int Scale { get; }
+
         public BoolVar[][] Takes { get; }
 
         private void Fits(int scale)
@@ -76,7 +87,7 @@ public sealed class WeekSolver : IWeekSolver
             {
                 for (int o = 0; o < Takes[i].Length; o++)
                 {
-                    _terms.Add(Takes[i][o] * (((long)WeekScore.FitOf(_week.Slots[i], _week.Slots[i].Options[o]) * scale) - o));
+                    _terms.Add(Takes[i][o] * (((long)_week.FitOf(_week.Slots[i], _week.Slots[i].Options[o]) * scale) - o));
                 }
             }
         }
@@ -93,7 +104,7 @@ public sealed class WeekSolver : IWeekSolver
                 BoolVar[] all = [.. use];
                 var beyond = Model.NewIntVar(0, all.Length - 1, $"again {use.Key}");
                 Model.Add(beyond >= LinearExpr.Sum(all) - 1);
-                _terms.Add(beyond * (-(long)WeekPrices.TwiceInSession * scale));
+                _terms.Add(beyond * (-(long)_week.Prices.TwiceInSession * scale));
             }
         }
 
@@ -110,7 +121,7 @@ public sealed class WeekSolver : IWeekSolver
                     var there = LinearExpr.Sum(Enumerable.Range(0, Takes[first].Length).Where(o => _week.Slots[first].Options[o].SetUp == wanted.Key).Select(o => Takes[first][o]));
                     var change = Model.NewBoolVar($"change {next} {wanted.Key}");
                     Model.Add(change >= put - there);
-                    _terms.Add(change * (-(long)WeekPrices.Changeover * scale));
+                    _terms.Add(change * (-(long)_week.Prices.Changeover * scale));
                 }
             }
         }
@@ -124,7 +135,7 @@ public sealed class WeekSolver : IWeekSolver
                 var outside = Model.NewIntVar(0, Math.Max(band.Least, most), $"outside {band.Group}");
                 Model.Add(outside >= band.Least - tenths);
                 Model.Add(outside >= tenths - band.Most);
-                _terms.Add(outside * (-(long)WeekPrices.TenthOutsideBand * scale));
+                _terms.Add(outside * (-(long)_week.Prices.TenthOutsideBand * scale));
             }
         }
 
@@ -138,7 +149,7 @@ public sealed class WeekSolver : IWeekSolver
                     {
                         var both = Model.NewBoolVar($"hard {first} {next} {group}");
                         Model.Add(both >= a + b - 1);
-                        _terms.Add(both * (-(long)WeekPrices.HardOnConsecutiveDays * scale));
+                        _terms.Add(both * (-(long)_week.Prices.HardOnConsecutiveDays * scale));
                     }
                 }
             }
@@ -148,13 +159,13 @@ public sealed class WeekSolver : IWeekSolver
         private BoolVar? HardIn(int session, MuscleGroup group)
         {
             long most = _week.Slots.Where(s => s.Session == session).Sum(s => s.Options.Max(o => o.TenthSets.GetValueOrDefault(group)));
-            if (most < WeekPrices.HardFrom)
+            if (most < _week.Prices.HardFromTenths)
             {
                 return null;
             }
 
             var hard = Model.NewBoolVar($"hard {session} {group}");
-            Model.Add(TenthsOf(group, s => s.Session == session) <= WeekPrices.HardFrom - 1 + (hard * most));
+            Model.Add(TenthsOf(group, s => s.Session == session) <= _week.Prices.HardFromTenths - 1 + (hard * most));
             return hard;
         }
 

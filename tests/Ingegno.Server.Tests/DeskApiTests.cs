@@ -66,6 +66,72 @@ public sealed class DeskApiTests(ServerHost host) : IClassFixture<ServerHost>
     }
 
     [Fact]
+    public async Task What_is_trained_elsewhere_goes_on_there_and_pain_there_is_told_first()
+    {
+        var coach = await host.CoachAsync();
+        string id = await AddAsync(coach);
+        string shed = await ShedAsync(coach, id);
+        (await coach.PutAsJsonAsync($"/api/clients/{id}/plan", new { text = "Goblet squat 3 x 8 RPE 8\nPush-up 3 x 8 RPE 8", choices = Array.Empty<object>(), version = 0 }, Stop)).EnsureSuccessStatusCode();
+        var plan = (await GetAsync(coach, $"/api/clients/{id}/plan"))["plan"]!;
+        var there = plan["elsewhere"]![0]!["sessions"]![0]!["lines"]![0]!;
+        double load = there["prescription"]!["load"]!.GetValue<double>();
+        load.ShouldNotBe(plan["sessions"]![0]!["lines"]![0]!["prescription"]!["load"]!.GetValue<double>());
+
+        // Two sessions with repetitions over in the shed: its line climbs, the loft's stays.
+        var sets = TrainedOn.Take(2).SelectMany(day => Session(there, day)).ToArray();
+        foreach (var set in sets)
+        {
+            (set["repetitions"], set["reserve"]) = (set["repetitions"]!.GetValue<int>() + 4, 3);
+        }
+
+        (await coach.PostAsJsonAsync($"/api/clients/{id}/log", new { sets }, Stop)).EnsureSuccessStatusCode();
+        var progress = (await GetAsync(coach, $"/api/clients/{id}/progress"))["lines"]!.AsArray();
+        progress.Select(l => l!["key"]!.GetValue<string>()).ShouldBe(["1", "2", $"1@{shed}"]);
+        progress[0]!["logs"]!.AsArray().ShouldBeEmpty("the sets of the shed's load are the shed's");
+        progress[2]!["logs"]!.AsArray().Count.ShouldBe(6);
+        var step = (await ProposalsAsync(coach, id)).Single(p => p["sentence"]!.GetValue<string>().StartsWith("At Shed: ", StringComparison.Ordinal));
+        await AnswerAsync(coach, id, step);
+        var after = (await GetAsync(coach, $"/api/clients/{id}/plan"))["plan"]!;
+        after["sessions"]!.ToJsonString().ShouldBe(plan["sessions"]!.ToJsonString());
+        after["elsewhere"]![0]!["sessions"]![0]!["lines"]![0]!["prescription"]!.ToJsonString().ShouldNotBe(there["prescription"]!.ToJsonString());
+        await UndoLastAsync(coach, id);
+        (await GetAsync(coach, $"/api/clients/{id}/plan"))["plan"]!["elsewhere"]!.ToJsonString().ShouldBe(plan["elsewhere"]!.ToJsonString());
+
+        // Pain there: the coach hears of it though the shed is not in use, and the swap reaches it.
+        var sore = Session(there, "2026-11-21")[0];
+        (sore["pain"], sore["painAt"]) = (8, "knee");
+        (await coach.PostAsJsonAsync($"/api/clients/{id}/log", new { sets = new[] { sore } }, Stop)).EnsureSuccessStatusCode();
+        var pain = (await ProposalsAsync(coach, id)).First(p => p["kind"]!.GetValue<string>() == "pain" && p["sentence"]!.GetValue<string>().StartsWith("At Shed: ", StringComparison.Ordinal));
+        await AnswerAsync(coach, id, pain);
+        (await GetAsync(coach, $"/api/clients/{id}/plan"))["plan"]!["elsewhere"]![0]!["sessions"]![0]!["lines"]!.AsArray()
+            .ShouldNotContain(l => l!["prescription"]!["exercise"]!.GetValue<string>() == "goblet-squat");
+        await UndoLastAsync(coach, id);
+        (await GetAsync(coach, $"/api/clients/{id}/plan"))["plan"]!["elsewhere"]!.ToJsonString().ShouldBe(plan["elsewhere"]!.ToJsonString());
+    }
+
+    private static async Task<string> ShedAsync(HttpClient coach, string id)
+    {
+        string shed = (await (await coach.PostAsJsonAsync($"/api/clients/{id}/places", new { name = "Shed" }, Stop)).Content.ReadFromJsonAsync<JsonNode>(Stop))!["id"]!.GetValue<string>();
+        var place = await GetAsync(coach, $"/api/clients/{id}/places/{shed}");
+        place["home"]!["kit"] = JsonNode.Parse("""[{ "kind": "fixedWeights", "id": "jars", "name": "Bells in the shed", "shape": "kettlebell", "weights": [{ "mass": 5, "count": 1 }, { "mass": 6, "count": 1 }, { "mass": 7, "count": 1 }] }]""");
+        var saved = await coach.PutAsJsonAsync($"/api/clients/{id}/places/{shed}", new { home = place["home"], version = place["version"]!.GetValue<long>() }, Stop);
+        saved.StatusCode.ShouldBe(HttpStatusCode.OK, await saved.Content.ReadAsStringAsync(Stop));
+        return shed;
+    }
+
+    private static async Task AnswerAsync(HttpClient coach, string id, JsonNode proposal)
+    {
+        var answer = await coach.PostAsJsonAsync($"/api/clients/{id}/decisions", new { subject = proposal["subject"]!.GetValue<string>(), answer = "taken" }, Stop);
+        answer.StatusCode.ShouldBe(HttpStatusCode.OK, await answer.Content.ReadAsStringAsync(Stop));
+    }
+
+    private static async Task UndoLastAsync(HttpClient coach, string id)
+    {
+        var undo = (await GetAsync(coach, $"/api/clients/{id}/desk"))["undo"]!;
+        (await coach.PostAsync($"/api/clients/{id}/decisions/{undo["id"]}/undo", null, Stop)).EnsureSuccessStatusCode();
+    }
+
+    [Fact]
     public async Task A_corrected_set_keeps_what_it_said_before()
     {
         var coach = await host.CoachAsync();

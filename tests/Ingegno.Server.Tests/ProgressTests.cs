@@ -7,7 +7,7 @@ namespace Ingegno.Server.Tests;
 /// <summary>From a saved plan through the log to the next one, over the API, on a client of its own.</summary>
 public sealed class ProgressTests(ServerHost host) : IClassFixture<ServerHost>
 {
-    private static readonly int[] FirstLine = [1];
+    private static readonly string[] FirstLine = ["1"];
 
     private static CancellationToken Stop => TestContext.Current.CancellationToken;
 

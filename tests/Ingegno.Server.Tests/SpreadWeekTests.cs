@@ -2,6 +2,7 @@ using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Programmes;
+using Ingegno.Core.Substitution;
 using Ingegno.Formats.ProgrammeText;
 
 namespace Ingegno.Server.Tests;
@@ -88,5 +89,28 @@ public sealed class SpreadWeekTests
         {
             (muscle.SetsAfter / muscle.SetsBefore).ShouldBeInRange(0.7, 1.8, muscle.Group.ToString());
         }
+    }
+
+    /// <summary>What was decided by hand is decided on wherever the line went, its sets apart: those are in the text.</summary>
+    [Theory]
+    [InlineData(1)]
+    [InlineData(3)]
+    [InlineData(4)]
+    [InlineData(6)]
+    public void Choices_follow_their_lines(int sessions)
+    {
+        var before = Read(TwoDays);
+        LineChoice[] choices = [.. before.Sessions.SelectMany(s => s.Lines).Select(l => new LineChoice(l.Number, l.Text, Exercise: $"for {l.ExerciseName}", Pinned: true, Sets: 9))];
+        var spread = SpreadWeek.Over(before, sessions, everySecondDay: false, new ClientProfile { Name = "Somebody" }, Catalogue.Shipped, choices);
+        var after = Read(spread.Text);
+        foreach (var line in after.Sessions.SelectMany(s => s.Lines))
+        {
+            var choice = spread.Choices.Single(c => c.Line == line.Number && c.Text == line.Text);
+            choice.Exercise.ShouldBe($"for {line.ExerciseName}");
+            choice.Pinned.ShouldBeTrue();
+            choice.Sets.ShouldBeNull();
+        }
+
+        spread.Choices.Length.ShouldBe(after.Sessions.Sum(s => s.Lines.Length));
     }
 }

@@ -30,13 +30,13 @@ public class WeekSolverTests
         limit == 0 ? null : limit * 900,
         follow && sessions > 1 ? [.. Enumerable.Range(1, sessions - 1).Select(i => (i - 1, i))] : [],
         [.. Groups.Select(g => new WeekBand(g, least, least + 60))],
-        [.. Enumerable.Range(0, 3).Select(p => new WeekQuality($"movement {p}", WeekPrices.PatternLost)), new("range 1", WeekPrices.RangeLost), new("range 2", WeekPrices.GripLost)]);
+        [.. Enumerable.Range(0, 3).Select(p => new WeekQuality($"movement {p}", WeekPrices.Default.PatternLost, IsPattern: true)), new("range 1", WeekPrices.Default.RangeLost), new("range 2", WeekPrices.Default.GripLost)]);
 
     private static readonly WeekSolver Real = new();
 
     private static readonly ExhaustiveWeekSolver Every = new();
 
-    private static WeekSolution? Solved(WeekModel week) => Real.Solve(week, TestContext.Current.CancellationToken);
+    private static WeekSolution? Solved(WeekModel week) => Real.Solve(week, stop: TestContext.Current.CancellationToken);
 
     [Fact]
     public void The_solver_finds_what_trying_everything_finds() =>
@@ -51,6 +51,51 @@ public class WeekSolverTests
                 found.Score.Later.ShouldBe(best.Score.Later);
             }
         }, iter: 300, threads: 1);
+
+    /// <summary>Whatever a coach holds a changeover, a lost movement or a second time to be worth.</summary>
+    [Fact]
+    public void The_solver_finds_it_under_any_prices() =>
+        Gen.Select(Weeks, Gen.Int[0, 500].Array[6], Gen.Int[0, 20], Gen.Int[1, 9].Array[3]).Sample((week, points, tens, roles) =>
+        {
+            var priced = week with
+            {
+                Prices = new()
+                {
+                    TwiceInSession = points[0],
+                    Changeover = points[1],
+                    HardOnConsecutiveDays = points[2],
+                    SetOutsideBand = tens * 10,
+                    HardFromSets = 1 + (points[3] / 100.0),
+                    Main = roles[0],
+                    Secondary = roles[1],
+                    Accessory = roles[2],
+                },
+                Wanted = [.. week.Wanted.Select(q => q with { Price = points[q.IsPattern ? 4 : 5] })],
+            };
+            (Solved(priced)?.Score.Objective).ShouldBe(Every.Solve(priced)?.Score.Objective);
+        }, iter: 100, threads: 1);
+
+    /// <summary>What is told on the way climbs to the answer, and the answer is never over what was said to be possible.</summary>
+    [Fact]
+    public void Progress_climbs_to_the_answer_and_its_bound_holds() =>
+        Weeks.Sample(week =>
+        {
+            foreach (IWeekSolver solver in new IWeekSolver[] { Real, Every })
+            {
+                var told = new List<WeekProgress>();
+                if (solver.Solve(week, told.Add, TestContext.Current.CancellationToken) is { } found)
+                {
+                    told.ShouldNotBeEmpty();
+                    told.Select(t => t.Best).ShouldBe(told.Select(t => t.Best).Order());
+                    told[^1].Best.ShouldBe(found.Score.Objective);
+                    told.ShouldAllBe(t => t.AtMost >= found.Score.Objective);
+                }
+                else
+                {
+                    told.ShouldBeEmpty();
+                }
+            }
+        }, iter: 100, threads: 1);
 
     [Fact]
     public void The_same_week_gives_the_same_answer() =>
@@ -88,7 +133,7 @@ public class WeekSolverTests
     [Fact]
     public void The_only_hinge_is_kept_where_it_costs_less_than_its_loss()
     {
-        var week = Week(null, new WeekSlot(1, 0, Role.Accessory, null, [Option("squat", 0.9), Option("hinge", 0.75, "hinge")])) with { Wanted = [new("hinge", WeekPrices.PatternLost)] };
+        var week = Week(null, new WeekSlot(1, 0, Role.Accessory, null, [Option("squat", 0.9), Option("hinge", 0.75, "hinge")])) with { Wanted = [new("hinge", WeekPrices.Default.PatternLost, IsPattern: true)] };
         Solved(week)!.Chosen.ShouldBe([1]);
     }
 
@@ -98,7 +143,7 @@ public class WeekSolverTests
     [InlineData(0.80, 0)]
     public void A_range_is_kept_where_it_costs_little(double fit, int taken)
     {
-        var week = Week(null, new WeekSlot(1, 0, Role.Accessory, null, [Option("short", 0.9), Option("long", fit, "chest long")])) with { Wanted = [new("chest long", WeekPrices.RangeLost)] };
+        var week = Week(null, new WeekSlot(1, 0, Role.Accessory, null, [Option("short", 0.9), Option("long", fit, "chest long")])) with { Wanted = [new("chest long", WeekPrices.Default.RangeLost)] };
         Solved(week)!.Chosen.ShouldBe([taken]);
     }
 
@@ -126,6 +171,6 @@ public class WeekSolverTests
     {
         using var stop = new CancellationTokenSource();
         stop.Cancel();
-        Should.Throw<OperationCanceledException>(() => Every.Solve(Week(null, new WeekSlot(1, 0, Role.Main, null, [Option("a", 1)])), stop.Token));
+        Should.Throw<OperationCanceledException>(() => Every.Solve(Week(null, new WeekSlot(1, 0, Role.Main, null, [Option("a", 1)])), stop: stop.Token));
     }
 }

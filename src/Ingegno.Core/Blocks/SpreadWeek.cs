@@ -1,11 +1,11 @@
 using System.Collections.Immutable;
 using System.Globalization;
-using System.Text;
 using System.Text.RegularExpressions;
 using Ingegno.Core.Anatomy;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Programmes;
+using Ingegno.Core.Substitution;
 
 namespace Ingegno.Core.Blocks;
 
@@ -14,8 +14,10 @@ public sealed record SpreadMuscle(MuscleGroup Group, double SetsBefore, int Time
 
 /// <summary>A week over other days.</summary>
 /// <param name="Text">In the notation of written programmes.</param>
+/// <param name="Choices">What was decided by hand, on the lines as they now stand; counts of sets follow the text.</param>
 /// <param name="Crowded">Muscles that still come twice within 48 hours; empty where none does.</param>
-public sealed record SpreadOutcome(string Text, ImmutableArray<SpreadMuscle> Muscles, ImmutableArray<MuscleGroup> Crowded);
+public sealed record SpreadOutcome(
+    string Text, ImmutableArray<LineChoice> Choices, ImmutableArray<SpreadMuscle> Muscles, ImmutableArray<MuscleGroup> Crowded);
 
 /// <summary>
 /// A changed weekly template: the written weekly sets spread over other days, 48 hours apart for a muscle where the days allow. Once a week
@@ -32,7 +34,9 @@ public static partial class SpreadWeek
     private const double EverySecondDay = 3.5;
 
     /// <param name="sessions">How many the new week has, 1 to 6; two that take turns where every second day is trained.</param>
-    public static SpreadOutcome Over(WrittenProgramme week, int sessions, bool everySecondDay, ClientProfile client, Catalogue catalogue)
+    /// <param name="choices">Made by hand on the week as written.</param>
+    public static SpreadOutcome Over(
+        WrittenProgramme week, int sessions, bool everySecondDay, ClientProfile client, Catalogue catalogue, IReadOnlyList<LineChoice>? choices = null)
     {
         int count = everySecondDay ? 2 : sessions;
         double timesEach = everySecondDay ? EverySecondDay / count : 1;
@@ -49,8 +53,10 @@ public static partial class SpreadWeek
             }
         }
 
+        var lines = Lines(week, placed, everySecondDay).ToArray();
         return new(
-            TextOf(week, placed, everySecondDay),
+            string.Concat(lines.Select(l => l.Text + "\n")),
+            [.. Kept(week, lines, choices ?? [])],
             [.. Muscles(week, placed, timesEach, catalogue)],
             [.. Enum.GetValues<MuscleGroup>().Where(g => g != MuscleGroup.Small && IsCrowded(g, placed, days))]);
     }
@@ -121,23 +127,33 @@ public static partial class SpreadWeek
 
     private static int SetsOf(WrittenLine line, double share) => Math.Max(1, (int)Math.Round(line.Sets.Length * share, MidpointRounding.AwayFromZero));
 
-    private static string TextOf(WrittenProgramme week, List<(Unit Unit, double Share)>[] placed, bool everySecondDay)
+    /// <summary>The new text line by line; a heading, or nothing between sessions, was no line.</summary>
+    private static IEnumerable<(string Text, WrittenLine? Was)> Lines(WrittenProgramme week, List<(Unit Unit, double Share)>[] placed, bool everySecondDay)
     {
-        var text = new StringBuilder();
         for (int s = 0; s < placed.Length; s++)
         {
             string title = everySecondDay ? $"{(char)('A' + s)}" : placed.Length == week.Sessions.Length ? week.Sessions[s].Title : $"Day {s + 1}";
-            text.Append(s > 0 ? "\n" : "").Append("# ").Append(title).Append('\n');
+            if (s > 0)
+            {
+                yield return ("", null);
+            }
+
+            yield return ($"# {title}", null);
             foreach (var (unit, share) in placed[s].OrderBy(p => p.Unit.Lines[0].Number))
             {
                 foreach (var line in unit.Lines)
                 {
-                    text.Append(WithSets(line, SetsOf(line, share))).Append('\n');
+                    yield return (WithSets(line, SetsOf(line, share)), line);
                 }
             }
         }
+    }
 
-        return text.ToString();
+    private static IEnumerable<LineChoice> Kept(WrittenProgramme week, (string Text, WrittenLine? Was)[] lines, IReadOnlyList<LineChoice> choices)
+    {
+        var made = new Choices(week);
+        return lines.Select((l, i) => l.Was is { } was && made.For(was, choices) is { } choice ? choice with { Line = i + 1, Text = l.Text, Sets = null } : null)
+            .OfType<LineChoice>();
     }
 
     private static string WithSets(WrittenLine line, int sets) => SetCount().Replace(

@@ -1,12 +1,21 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Dosing;
+using Ingegno.Core.Review;
+using Ingegno.Core.Weeks;
 
 namespace Ingegno.Core.Practices;
 
-/// <summary>By which rules a coach works: house rules with the weights of the fit, and the price list.</summary>
+/// <summary>By which rules a coach works: house rules with the weights of the fit, where the review speaks up, what
+/// a whole week is weighed by, and the price list.</summary>
 public sealed record Practice
 {
     public HouseRules Rules { get; init; } = HouseRules.Default;
+
+    /// <summary>Where the review speaks up.</summary>
+    public ReviewThresholds Marks { get; init; } = ReviewThresholds.Default;
+
+    /// <summary>What the whole week is chosen by.</summary>
+    public WeekPrices WeekPrices { get; init; } = WeekPrices.Default;
 
     /// <summary>"EUR", "GBP"; shown before a price.</summary>
     public string Currency { get; init; } = "EUR";

@@ -8,7 +8,7 @@ namespace Ingegno.Core.Practices;
 /// <summary>Checks what a coach entered about the practice.</summary>
 public static class PracticeProblems
 {
-    private const int MostPrices = 200, MostBans = 200;
+    private const int MostPrices = 200, MostBans = 200, MostPoints = 5000;
 
     /// <summary>Every problem with its place; empty when the practice can be used.</summary>
     public static IReadOnlyList<InputProblem> Of(Practice practice, Catalogue catalogue)
@@ -33,6 +33,42 @@ public static class PracticeProblems
         if (rules.ShrinkOrder.Length != 3 || rules.ShrinkOrder.Distinct().Count() != 3)
         {
             problems.Add(new("rules.shrinkOrder", "Name pairing, shortening and leaving out once each, in the order you would use them."));
+        }
+
+        var marks = practice.Marks;
+        Between(marks.HardSetsInSession, 1, 40, "marks.hardSetsInSession", "Hard sets for a muscle in a session");
+        Between(marks.LeastToGrow, 1, 30, "marks.leastToGrow", "Weekly sets from which a muscle grows");
+        Between(marks.MostInWeek, marks.LeastToGrow, 60, "marks.mostInWeek", "The most weekly sets for a muscle");
+        Between(marks.ShareToKeep, 0, 1, "marks.shareToKeep", "The share of the former sets that keeps a muscle");
+        Between(marks.RepetitionsInSet, 5, 100, "marks.repetitionsInSet", "Repetitions in a set");
+        Between(marks.LightDemand, 0, 1, "marks.lightDemand", "The share of the maximum under which work is light");
+        Between(marks.ConditioningShare, 0, 1, "marks.conditioningShare", "The share of light work that makes a session conditioning");
+        Between(marks.Imbalance, 1, 10, "marks.imbalance", "How many times one side of a pair may outdo the other");
+        Between(marks.BalanceFrom, 0, 40, "marks.balanceFrom", "Weekly sets from which a pair is weighed");
+        Between(marks.CircuitFrom, 2, 12, "marks.circuitFrom", "Lines that make a circuit");
+        Between(marks.FullWeeksRunning, 1, 52, "marks.fullWeeksRunning", "Full weeks running");
+        Between(marks.SameDoseFrom, 2, 60, "marks.sameDoseFrom", "Lines of one dose");
+        Between(marks.PoorFit, 0, 1, "marks.poorFit", "A poor fit");
+        Between(marks.LandingsUntrained, 0, 1000, "marks.landingsUntrained", "Landings for the untrained");
+        Between(marks.LandingsBeginner, marks.LandingsUntrained, 1000, "marks.landingsBeginner", "Landings for a beginner");
+        Between(marks.LandingsIntermediate, marks.LandingsBeginner, 1000, "marks.landingsIntermediate", "Landings for the intermediate");
+        Between(marks.LandingsAdvanced, marks.LandingsIntermediate, 1000, "marks.landingsAdvanced", "Landings for the advanced");
+        var prices = practice.WeekPrices;
+        Between(prices.Main, 1, 20, "weekPrices.main", "How much a main lift counts");
+        Between(prices.Secondary, 1, 20, "weekPrices.secondary", "How much a secondary line counts");
+        Between(prices.Accessory, 1, 20, "weekPrices.accessory", "How much an accessory line counts");
+        Between(prices.TwiceInSession, 0, MostPoints, "weekPrices.twiceInSession", "An exercise twice in a session");
+        Between(prices.Changeover, 0, MostPoints, "weekPrices.changeover", "A changeover");
+        Between(prices.SetOutsideBand, 0, MostPoints, "weekPrices.setOutsideBand", "A set outside the weekly band");
+        Between(prices.HardOnConsecutiveDays, 0, MostPoints, "weekPrices.hardOnConsecutiveDays", "A muscle hard two days running");
+        Between(prices.PatternLost, 0, MostPoints, "weekPrices.patternLost", "A movement lost");
+        Between(prices.RangeLost, 0, MostPoints, "weekPrices.rangeLost", "A range lost");
+        Between(prices.OneLimbLost, 0, MostPoints, "weekPrices.oneLimbLost", "One-limb work lost");
+        Between(prices.GripLost, 0, MostPoints, "weekPrices.gripLost", "A grip lost");
+        Between(prices.HardFromSets, 0.5, 20, "weekPrices.hardFromSets", "Sets from which a muscle was worked hard");
+        if (prices.SetOutsideBand % 10 != 0)
+        {
+            problems.Add(new("weekPrices.setOutsideBand", "A set outside the weekly band is priced in tens: tenths of a set are weighed."));
         }
 
         Weights(rules.Weights.Main, "rules.weights.main", problems);

@@ -42,22 +42,22 @@ internal static class BlockFindings
             longest = Math.Max(longest, running);
         }
 
-        if (longest > ReviewThresholds.FullWeeksRunning)
+        if (longest > week.Marks.FullWeeksRunning)
         {
             yield return new Finding(
                 FindingKind.NoEasierWeek, Severity.Note, $"{longest} full weeks running.",
-                $"After {ReviewThresholds.FullWeeksRunning} at most an easier one, half the sets at the same loads, lets the work arrive (common practice).",
+                $"After {week.Marks.FullWeeksRunning} at most an easier one, half the sets at the same loads, lets the work arrive (common practice).",
                 [],
                 block.IsOpenEnded
                     ? new Remedy("Look at it every four weeks", [], block with { ReviewEvery = 4 })
-                    : new Remedy("An easier week after every fifth", [], block with { Phases = [.. block.Phases.SelectMany(Shorter)] }));
+                    : new Remedy("An easier week after every fifth", [], block with { Phases = [.. block.Phases.SelectMany(p => Shorter(p, week.Marks.FullWeeksRunning))] }));
         }
     }
 
-    /// <summary>Pieces of at most six weeks, each ending easier.</summary>
-    private static IEnumerable<Phase> Shorter(Phase phase)
+    /// <summary>Pieces of at most so many weeks, each ending easier.</summary>
+    private static IEnumerable<Phase> Shorter(Phase phase, int most)
     {
-        int pieces = (int)Math.Ceiling(phase.Weeks / (double)ReviewThresholds.FullWeeksRunning);
+        int pieces = (int)Math.Ceiling(phase.Weeks / (double)most);
         return Enumerable.Range(0, pieces).Select(i => phase with
         {
             Name = pieces == 1 ? phase.Name : $"{phase.Name} {i + 1}",
@@ -80,7 +80,7 @@ internal static class BlockFindings
     private static IEnumerable<Finding> OneLevel(ReviewedWeek week)
     {
         ImmutableArray<WrittenLine> written = [.. week.Rebuilt.Select(l => l.Written)];
-        if (written.Length >= ReviewThresholds.SameDoseFrom
+        if (written.Length >= week.Marks.SameDoseFrom
             && written.All(l => l.Intensity == Intensity.NotWritten && l.Purpose is null && l.Sets.SequenceEqual(written[0].Sets)))
         {
             yield return new Finding(

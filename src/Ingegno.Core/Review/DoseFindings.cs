@@ -33,8 +33,8 @@ internal static class DoseFindings
         {
             yield return new Finding(
                 FindingKind.TooManySets, Severity.Decide,
-                $"Over {WeeklyLedger.MostToGrow:0} sets that count in the week: {string.Join(", ", many.Select(r => $"{PlainWords.Of(r.Group)} {r.Home:0.#}"))}.",
-                "Over twenty a week recovery is what runs short (common practice).",
+                $"Over {week.Marks.MostInWeek:0.#} sets that count in the week: {string.Join(", ", many.Select(r => $"{PlainWords.Of(r.Group)} {r.Home:0.#}"))}.",
+                "Beyond that recovery is what runs short (common practice).",
                 LossFindings.Numbers(many.SelectMany(r => For(week, r))),
                 ReviewedWeek.Together(many.Select(r => ReviewedWeek.Sets(For(week, r), -1, most: 20))));
         }
@@ -50,12 +50,12 @@ internal static class DoseFindings
     private static IEnumerable<Finding> PiledUp(ReviewedWeek week) =>
         from session in week.Sessions
         from entry in WeeklyLedger.ByGroup(session.Home)
-        where entry.Key != MuscleGroup.Small && entry.Value > ReviewThresholds.HardSetsInSession
+        where entry.Key != MuscleGroup.Small && entry.Value > week.Marks.HardSetsInSession
         let lines = session.Home.Where(l => LossFindings.CountsFor(l.Exercise, entry.Key)).ToArray()
         select new Finding(
             FindingKind.PiledUp, Severity.Decide,
             $"{session.Title}: {entry.Value:0.#} hard sets for the {PlainWords.Of(entry.Key)} in one session.",
-            $"Over {ReviewThresholds.HardSetsInSession:0} the later ones are hard without being worth much (common practice): spread them over the week.",
+            $"Over {week.Marks.HardSetsInSession:0.#} the later ones are hard without being worth much (common practice): spread them over the week.",
             LossFindings.Numbers(lines),
             ReviewedWeek.Sets(lines, -1, most: 20));
 
@@ -71,13 +71,13 @@ internal static class DoseFindings
 
     private static IEnumerable<Finding> ManyRepetitions(ReviewedWeek week) =>
         from line in week.Home
-        where line.Count.IsRepetitions() && line.Form != SetForm.RestPause && line.Counts.Max() > ReviewThresholds.RepetitionsInSet
+        where line.Count.IsRepetitions() && line.Form != SetForm.RestPause && line.Counts.Max() > week.Marks.RepetitionsInSet
         select new Finding(
             FindingKind.TooManyRepetitions, Severity.Decide,
             $"{line.Exercise.Name}: {line.Counts.Max()} repetitions in a set.",
-            $"Over {ReviewThresholds.RepetitionsInSet} the breath or the patience ends the set: the variation is too easy (common practice).",
+            $"Over {week.Marks.RepetitionsInSet} the breath or the patience ends the set: the variation is too easy (common practice).",
             [line.Number],
-            week.Heavier(line, a => a.Prescription.Counts.Max() <= ReviewThresholds.RepetitionsInSet));
+            week.Heavier(line, a => a.Prescription.Counts.Max() <= week.Marks.RepetitionsInSet));
 
     private static IEnumerable<Finding> Failure(ReviewedWeek week) =>
         from line in week.Home
@@ -93,7 +93,7 @@ internal static class DoseFindings
 
     private static IEnumerable<Finding> Jumps(ReviewedWeek week)
     {
-        int most = ReviewThresholds.JumpContacts(week.Client);
+        int most = week.Marks.Landings(week.Client);
         foreach (var session in week.Sessions)
         {
             int contacts = session.Home.Sum(l => l.JumpContacts);
@@ -114,12 +114,12 @@ internal static class DoseFindings
         from row in week.Ledger.Balances
         let more = Math.Max(row.FirstSets, row.SecondSets)
         let less = Math.Min(row.FirstSets, row.SecondSets)
-        where more >= ReviewThresholds.BalanceFrom && more > ReviewThresholds.Imbalance * less
+        where more >= week.Marks.BalanceFrom && more > week.Marks.Imbalance * less
         select new Finding(
             FindingKind.Unbalanced, Severity.Note,
             row.FirstSets > row.SecondSets
                 ? $"{row.FirstSets:0.#} sets of {row.First} against {row.SecondSets:0.#} of {row.Second}."
                 : $"{row.SecondSets:0.#} sets of {row.Second} against {row.FirstSets:0.#} of {row.First}.",
-            $"More than {ReviewThresholds.Imbalance:0} to one pulls the joints between them one way (common practice).",
+            $"More than {week.Marks.Imbalance:0.#} to one pulls the joints between them one way (common practice).",
             []);
 }

@@ -18,10 +18,8 @@ public sealed record MovedLine(int Line, string Written, string? Done, Share Fit
 public sealed record MovedProgramme(
     ImmutableArray<MovedLine> Lines, Share Worst, double Asked, double Given, Duration Longest, ImmutableArray<string> Exceptions)
 {
-    /// <summary>A line under this fit is an exception (coach).</summary>
-    public const double PoorFit = 0.6;
-
-    public static MovedProgramme Of(IReadOnlyList<RebuiltSession> sessions, Reviewed review, ClientProfile client, bool allGuessed)
+    /// <param name="poorFit">A line under this fit is an exception.</param>
+    public static MovedProgramme Of(IReadOnlyList<RebuiltSession> sessions, Reviewed review, ClientProfile client, bool allGuessed, double poorFit)
     {
         RebuiltLine[] lines = [.. sessions.SelectMany(s => s.Lines).Where(l => l.Outcome != LineOutcome.LeftOut)];
         ImmutableArray<MovedLine> moved =
@@ -35,11 +33,11 @@ public sealed record MovedProgramme(
             lines.Sum(l => l.Chosen?.Bridge?.Asked ?? 0),
             lines.Sum(l => l.Chosen?.Bridge?.Given ?? 0),
             sessions.Select(s => s.Whole).DefaultIfEmpty(Duration.Zero).Max(),
-            [.. LookedAt(lines, moved, review, client, allGuessed)]);
+            [.. LookedAt(lines, moved, review, client, allGuessed, poorFit)]);
     }
 
     private static IEnumerable<string> LookedAt(
-        RebuiltLine[] lines, ImmutableArray<MovedLine> moved, Reviewed review, ClientProfile client, bool allGuessed)
+        RebuiltLine[] lines, ImmutableArray<MovedLine> moved, Reviewed review, ClientProfile client, bool allGuessed, double poorFit)
     {
         if (moved.IsEmpty)
         {
@@ -62,7 +60,7 @@ public sealed record MovedProgramme(
             yield return finding.Sentence;
         }
 
-        foreach (var poor in moved.Where(l => l.Done is not null && l.Fit.Fraction < PoorFit).OrderBy(l => l.Fit))
+        foreach (var poor in moved.Where(l => l.Done is not null && l.Fit.Fraction < poorFit).OrderBy(l => l.Fit))
         {
             yield return $"Line {poor.Line}, {poor.Written}: {poor.Done} fits {poor.Fit.Fraction:0.00}.";
         }

@@ -50,13 +50,13 @@ internal static class SessionFindings
     {
         foreach (var (session, row) in week.Sessions.Zip(week.Ledger.Sessions))
         {
-            if (row.LightWork.Fraction > ReviewThresholds.ConditioningShare)
+            if (row.LightWork.Fraction > week.Marks.ConditioningShare)
             {
-                TrainedLine[] light = [.. session.Home.Where(ReviewThresholds.IsForBreath)];
+                TrainedLine[] light = [.. session.Home.Where(week.Marks.IsForBreath)];
                 yield return new Finding(
                     FindingKind.Conditioning,
                     week.Client.Goal is Goal.StrengthEndurance ? Severity.Note : Severity.Decide,
-                    $"{session.Title} is conditioning: {row.LightWork.Fraction:P0} of its working time is under {ReviewThresholds.LightDemand:0.0} of the maximum with less rest than work.",
+                    $"{session.Title} is conditioning: {row.LightWork.Fraction:P0} of its working time is under {week.Marks.LightDemand:0.0#} of the maximum with less rest than work.",
                     "It leaves one as after a run, not worked in the muscle.",
                     LossFindings.Numbers(light),
                     new Remedy("Rest as long as the work lasts", [.. light.Select(l => new LineChange(l.Number, Rest: LongEnough(l)))]));
@@ -70,8 +70,8 @@ internal static class SessionFindings
     private static IEnumerable<Finding> Circuits(ReviewedWeek week)
     {
         WrittenLine[] written = [.. week.Rebuilt.Select(l => l.Written)];
-        if (written.Length >= ReviewThresholds.CircuitFrom
-            && written.GroupBy(l => l.Group).All(g => g.Key is not null && g.Count() >= ReviewThresholds.CircuitFrom))
+        if (written.Length >= week.Marks.CircuitFrom
+            && written.GroupBy(l => l.Group).All(g => g.Key is not null && g.Count() >= week.Marks.CircuitFrom))
         {
             yield return new Finding(
                 FindingKind.AllCircuit, Severity.Decide, "Everything is a circuit.",

@@ -27,14 +27,6 @@ public sealed record SessionRow(string Title, Duration Length, double HardSets, 
 public sealed record WeeklyLedger(
     ImmutableArray<MuscleRow> Muscles, ImmutableArray<PatternRow> Patterns, ImmutableArray<BalanceRow> Balances, ImmutableArray<SessionRow> Sessions)
 {
-    /// <summary>
-    /// Weekly sets that build muscle: 10 and over (Schoenfeld et al. 2017, J Sports Sci 35:1073-1082; from memory) to 20 (common practice).
-    /// </summary>
-    public const double LeastToGrow = 10, MostToGrow = 20;
-
-    /// <summary>To keep it, a third of the former sets with intensity kept (Bickel et al. 2011, Med Sci Sports Exerc 43:1177-1187; from memory).</summary>
-    public const double ShareToKeep = 1.0 / 3;
-
     private static readonly ImmutableArray<MuscleGroup> Counted =
         [.. Enum.GetValues<MuscleGroup>().Where(g => g is not (MuscleGroup.Small or MuscleGroup.Forearm or MuscleGroup.Shins or MuscleGroup.Adductors or MuscleGroup.HipSide))];
 
@@ -48,7 +40,7 @@ public sealed record WeeklyLedger(
 
     private static readonly ImmutableHashSet<Pattern> Hips = [Pattern.Hinge, Pattern.HipThrust, Pattern.HipExtension, Pattern.KneeFlexion];
 
-    public static WeeklyLedger Of(IReadOnlyList<TrainedSession> week, ClientProfile client)
+    public static WeeklyLedger Of(IReadOnlyList<TrainedSession> week, ClientProfile client, ReviewThresholds marks)
     {
         TrainedLine[] gym = [.. week.SelectMany(s => s.Gym)], home = [.. week.SelectMany(s => s.Home)];
         var (gymSets, homeSets) = (ByGroup(gym), ByGroup(home));
@@ -56,7 +48,7 @@ public sealed record WeeklyLedger(
             .Select(c => c.Key).ToHashSet();
         return new(
             [.. Enum.GetValues<MuscleGroup>()
-                .Select(g => Row(g, gymSets.GetValueOrDefault(g), homeSets.GetValueOrDefault(g), chosenFor.Contains(g), client.Goal)
+                .Select(g => Row(g, gymSets.GetValueOrDefault(g), homeSets.GetValueOrDefault(g), chosenFor.Contains(g), client.Goal, marks)
                     with { DaysApart = DaysApart(week, g, client) })
                 .Where(r => r.Gym > 0 || r.Home > 0)],
             [.. Enum.GetValues<Pattern>().Select(p => Row(p, gym, home)).Where(r => r.Gym > 0 || r.Home > 0)],
@@ -64,7 +56,7 @@ public sealed record WeeklyLedger(
                 Balance("push against pull", "push", Pushes, "pull", Pulls, home),
                 Balance("knee against hip", "knee", Knees, "hip", Hips, home),
             ],
-            [.. week.Select(Row)]);
+            [.. week.Select(s => Row(s, marks))]);
     }
 
     /// <summary>Effective sets by muscle group.</summary>
@@ -82,10 +74,10 @@ public sealed record WeeklyLedger(
         return trained.Length == 0 ? null : trained.Select((day, i) => i + 1 < trained.Length ? trained[i + 1] - day : trained[0] + 7 - day).Max();
     }
 
-    private static MuscleRow Row(MuscleGroup group, double gym, double home, bool chosenFor, Goal goal) =>
+    private static MuscleRow Row(MuscleGroup group, double gym, double home, bool chosenFor, Goal goal, ReviewThresholds marks) =>
         !Counted.Contains(group) || !chosenFor || gym <= 0 ? new(group, gym, home, null, null)
-        : goal == Goal.BuildMuscle ? new(group, gym, home, LeastToGrow, MostToGrow)
-        : new(group, gym, home, gym * ShareToKeep, MostToGrow);
+        : goal == Goal.BuildMuscle ? new(group, gym, home, marks.LeastToGrow, marks.MostInWeek)
+        : new(group, gym, home, gym * marks.ShareToKeep, marks.MostInWeek);
 
     private static PatternRow Row(Pattern pattern, TrainedLine[] gym, TrainedLine[] home)
     {
@@ -102,14 +94,14 @@ public sealed record WeeklyLedger(
         new(name, first, home.Where(l => firsts.Contains(l.Exercise.Pattern)).Sum(l => l.EffectiveSets),
             second, home.Where(l => seconds.Contains(l.Exercise.Pattern)).Sum(l => l.EffectiveSets));
 
-    private static SessionRow Row(TrainedSession session)
+    private static SessionRow Row(TrainedSession session, ReviewThresholds marks)
     {
         var work = Sum(session.Home, l => l.Work);
         return new(
             session.Title, session.Length, session.Home.Sum(l => l.EffectiveSets), session.Home.Sum(l => l.FailureSets),
             session.Home.Sum(l => l.JumpContacts), work, Sum(session.Home, l => l.Resting),
             work > Duration.Zero
-                ? Share.Of(Sum(session.Home.Where(ReviewThresholds.IsForBreath), l => l.Work).Seconds / work.Seconds)
+                ? Share.Of(Sum(session.Home.Where(marks.IsForBreath), l => l.Work).Seconds / work.Seconds)
                 : Share.Of(0));
     }
 

@@ -5,10 +5,12 @@ using Ingegno.Core.Practices;
 
 namespace Ingegno.Core.Weeks;
 
-/// <summary>One thing that might be changed about a home: bought, borrowed, or an unchecked fixture checked, which costs nothing.</summary>
-/// <param name="Id">The item's name, or the fixture's id.</param>
+/// <summary>
+/// One thing that might be changed about a home: bought, borrowed, or a fixture checked or a thing weighed, which costs nothing.
+/// </summary>
+/// <param name="Id">The item's name, or what is done with the id of the fixture or thing.</param>
 /// <param name="Words">"Loop band, medium", "check the galley top".</param>
-/// <param name="Cost">Null where it is lent or no price was entered; 0 for a check.</param>
+/// <param name="Cost">Null where it is lent or no price was entered; 0 for a check or a measure.</param>
 /// <param name="Price">"9 EUR", "free", "lent", "no price".</param>
 public sealed record UnlockOffer(string Id, string Words, decimal? Cost, bool Lent, string Price);
 
@@ -24,12 +26,13 @@ public static class Unlocks
     /// <summary>Fits nearer than this are no change worth a word.</summary>
     private const double WorthAWord = 0.02;
 
-    private const string Check = "check:";
+    private const string Check = "check", Measure = "measure";
 
-    /// <summary>Checks first, then the price list's things by what they cost, lent things last.</summary>
+    /// <summary>Checks and measures first, which cost nothing, then the price list's things by what they cost, lent things last.</summary>
     public static ImmutableArray<UnlockOffer> For(Home home, Practice practice) =>
     [
-        .. home.Fixtures.Where(f => f.Check is null && !f.Glass).Select(f => new UnlockOffer(Check + f.Id, $"check the {f.Name.ToLowerInvariant()}", 0, Lent: false, "free")),
+        .. home.Fixtures.Where(f => f.Check is null && !f.Glass).Select(f => new UnlockOffer($"{Check}:{f.Id}", $"check the {f.Name.ToLowerInvariant()}", 0, Lent: false, "free")),
+        .. MissingMeasures.In(home).Select(m => new UnlockOffer($"{Measure}:{m.Usual.Id}", $"{m.Doing} ({m.Taken})", 0, Lent: false, "free")),
         .. Purchases.All.Select(p => Bought(p, p.Lent ? null : practice.PriceOf(p.Item)?.Cost, practice.Currency))
             .OrderBy(o => o.Lent).ThenBy(o => o.Cost ?? decimal.MaxValue),
     ];
@@ -39,12 +42,20 @@ public static class Unlocks
         thing.Lent ? "lent" : cost is { } price ? FormattableString.Invariant($"{price:0.##} {currency}") : "no price");
 
     /// <summary>The home with it; null for an offer that is not known here.</summary>
-    public static Home? With(Home home, UnlockOffer offer, DateOnly today) =>
-        offer.Id.StartsWith(Check, StringComparison.Ordinal)
-            ? home.Fixtures.Any(f => Check + f.Id == offer.Id)
-                ? home with { Fixtures = [.. home.Fixtures.Select(f => Check + f.Id == offer.Id ? f with { Check = new FixtureCheck(CheckVerdict.Passed, today, "if it passes its check") } : f)] }
-                : null
-            : Purchases.All.FirstOrDefault(p => p.Item == offer.Id) is { } thing ? Purchases.With(home, thing, today) : null;
+    public static Home? With(Home home, UnlockOffer offer, DateOnly today) => offer.Id.Split(':', 2) switch
+    {
+        [Check, var fixture] => Checked(home, fixture, today),
+        [Measure, var thing] => Measured(home, thing),
+        _ => Purchases.All.FirstOrDefault(p => p.Item == offer.Id) is { } thing ? Purchases.With(home, thing, today) : null,
+    };
+
+    private static Home? Checked(Home home, string fixture, DateOnly today) => home.Fixtures.Any(f => f.Id == fixture)
+        ? home with { Fixtures = [.. home.Fixtures.Select(f => f.Id == fixture ? f with { Check = new FixtureCheck(CheckVerdict.Passed, today, "if it passes its check") } : f)] }
+        : null;
+
+    private static Home? Measured(Home home, string thing) => MissingMeasures.In(home).FirstOrDefault(m => m.Usual.Id == thing) is { } missing
+        ? home with { Kit = [.. home.Kit.Select(k => k.Id == thing ? missing.Usual : k)] }
+        : null;
 
     /// <param name="without">The week as solved now, with its model.</param>
     /// <param name="with">The week as solved with the offer.</param>

@@ -25,42 +25,6 @@ public sealed record WeekSlot(int Line, int Session, Role Role, string? Group, I
 /// <summary>Weekly effective sets a muscle group should get, in tenths.</summary>
 public sealed record WeekBand(MuscleGroup Group, int Least, int Most);
 
-/// <summary>
-/// What the whole week is chosen by (common practice; coach): the fit of each line times 1000 times its role, less these.
-/// </summary>
-public static class WeekPrices
-{
-    public const int Fit = 1000, Main = 3, Secondary = 2, Accessory = 1;
-
-    /// <summary>An exercise again in one session.</summary>
-    public const int TwiceInSession = 300;
-
-    /// <summary>Something else has to be put up between two neighbouring lines.</summary>
-    public const int Changeover = 50;
-
-    /// <summary>A tenth of an effective set outside the weekly band; a whole one is 40.</summary>
-    public const int TenthOutsideBand = 4;
-
-    /// <summary>A muscle hard on two days that follow each other.</summary>
-    public const int HardOnConsecutiveDays = 80;
-
-    /// <summary>A movement of the written week that nothing at home does any more: worth more than a changeover, less than doing one exercise twice.</summary>
-    public const int PatternLost = 200;
-
-    /// <summary>A range of a muscle, one-limb work, a grip of the pulls: about a changeover each, never a movement.</summary>
-    public const int RangeLost = 60, OneLimbLost = 60, GripLost = 40;
-
-    /// <summary>From so many tenths of effective sets in a session a muscle was worked hard.</summary>
-    public const int HardFrom = 30;
-
-    public static int Of(Role role) => role switch
-    {
-        Role.Main => Main,
-        Role.Secondary => Secondary,
-        _ => Accessory,
-    };
-}
-
 /// <summary>One choice a slot over all sessions at once: what is chosen among, and what a choice is worth.</summary>
 /// <param name="Slots">In order of sessions and lines.</param>
 /// <param name="Sessions">How many.</param>
@@ -71,6 +35,9 @@ public sealed record WeekModel(
     ImmutableArray<WeekSlot> Slots, int Sessions, int? MostSeconds, ImmutableArray<(int First, int Next)> FollowingDays,
     ImmutableArray<WeekBand> Bands, ImmutableArray<WeekQuality> Wanted)
 {
+    /// <summary>What a choice gains and costs.</summary>
+    public WeekPrices Prices { get; init; } = WeekPrices.Default;
+
     /// <summary>Seconds of warm-up and cool-down, a session each; empty for none.</summary>
     public ImmutableArray<int> Around { get; init; } = [];
 
@@ -82,6 +49,12 @@ public sealed record WeekModel(
         from i in Enumerable.Range(1, Math.Max(0, Slots.Length - 1))
         where Slots[i].Session == Slots[i - 1].Session
         select (i - 1, i);
+
+    /// <summary>The best option everywhere and nothing taken off: no choice is worth more.</summary>
+    public long MostPossible => Slots.Sum(s => (long)s.Options.Max(o => FitOf(s, o)));
+
+    /// <summary>Points an option earns in a slot.</summary>
+    public int FitOf(WeekSlot slot, WeekOption option) => (int)Math.Round(option.Fit * WeekPrices.WholeFit * Prices.Of(slot.Role));
 
     /// <summary>Halves of a group that want one implement or anchor set two ways at once.</summary>
     public static bool Clash(WeekSlot a, WeekOption with, WeekSlot b, WeekOption other) =>

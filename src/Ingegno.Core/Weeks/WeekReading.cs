@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
+using Ingegno.Core.Practices;
 using Ingegno.Core.Review;
 using Ingegno.Core.Sessions;
 using Ingegno.Core.Substitution;
@@ -12,18 +13,20 @@ public static class WeekReading
 {
     /// <param name="isPinned">Lines that stay as they are: chosen by hand or kept.</param>
     /// <param name="mostSeconds">A session may take; null for no limit.</param>
+    /// <param name="practice">Its marks give the weekly bands, its prices what a choice is worth.</param>
     public static WeekModel Of(
-        IReadOnlyList<RebuiltSession> sessions, ClientProfile client, Catalogue catalogue, Func<RebuiltLine, bool> isPinned, int? mostSeconds)
+        IReadOnlyList<RebuiltSession> sessions, ClientProfile client, Catalogue catalogue, Func<RebuiltLine, bool> isPinned, int? mostSeconds, Practice practice)
     {
-        var ledger = ProgrammeReview.Of(sessions, client, catalogue).Ledger;
+        var ledger = ProgrammeReview.Of(sessions, client, catalogue, marks: practice.Marks).Ledger;
         return new(
             [.. sessions.SelectMany((s, day) => s.Lines.Where(l => l.Chosen is not null).Select(l => Slot(l, day, catalogue, isPinned(l), EndsItsGroup(l, s))))],
             sessions.Count,
             mostSeconds,
             FollowingDays(client, sessions.Count),
             [.. ledger.Muscles.Where(m => m.Least is not null).Select(m => new WeekBand(m.Group, Tenths(m.Least!.Value), Tenths(m.Most!.Value)))],
-            WeekQualities.Wanted(sessions.SelectMany(s => s.Lines).Select(l => l.Written.Exercise is { } id ? catalogue.Find(id) : null).OfType<Exercise>()))
+            WeekQualities.Wanted(sessions.SelectMany(s => s.Lines).Select(l => l.Written.Exercise is { } id ? catalogue.Find(id) : null).OfType<Exercise>(), practice.WeekPrices))
         {
+            Prices = practice.WeekPrices,
             Around = [.. sessions.Select(s => (int)Math.Ceiling((s.Whole - s.Length).Seconds))],
         };
     }

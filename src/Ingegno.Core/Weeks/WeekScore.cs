@@ -20,18 +20,15 @@ public sealed record WeekScore(int Fit, int Twice, int Changeovers, int OutsideB
     {
         var options = model.Slots.Select((s, i) => s.Options[chosen[i]]).ToArray();
         return IsTooLong(model, options) || Clashes(model, options) ? null : new WeekScore(
-            model.Slots.Select((s, i) => FitOf(s, options[i])).Sum(),
-            WeekPrices.TwiceInSession * Repeated(model, options),
-            WeekPrices.Changeover * model.Neighbours.Count(n => IsChangeover(options[n.First], options[n.Next])),
-            WeekPrices.TenthOutsideBand * model.Bands.Sum(b => Outside(b, options.Sum(o => o.TenthSets.GetValueOrDefault(b.Group)))),
-            WeekPrices.HardOnConsecutiveDays * model.FollowingDays.Sum(d => HardInBoth(model, options, d)),
+            model.Slots.Select((s, i) => model.FitOf(s, options[i])).Sum(),
+            model.Prices.TwiceInSession * Repeated(model, options),
+            model.Prices.Changeover * model.Neighbours.Count(n => IsChangeover(options[n.First], options[n.Next])),
+            model.Prices.TenthOutsideBand * model.Bands.Sum(b => Outside(b, options.Sum(o => o.TenthSets.GetValueOrDefault(b.Group)))),
+            model.Prices.HardOnConsecutiveDays * model.FollowingDays.Sum(d => HardInBoth(model, options, d)),
             Lost(model, options).Where(q => q.IsPattern).Sum(q => q.Price),
             Lost(model, options).Where(q => !q.IsPattern).Sum(q => q.Price),
             chosen.Sum());
     }
-
-    public static int FitOf(WeekSlot slot, WeekOption option) =>
-        (int)Math.Round(option.Fit * WeekPrices.Fit * WeekPrices.Of(slot.Role));
 
     public static bool IsChangeover(WeekOption first, WeekOption next) => next.SetUp is not null && first.SetUp != next.SetUp;
 
@@ -68,5 +65,5 @@ public sealed record WeekScore(int Fit, int Twice, int Changeovers, int OutsideB
         Enum.GetValues<MuscleGroup>().Count(g => g != MuscleGroup.Small && IsHard(model, options, days.First, g) && IsHard(model, options, days.Next, g));
 
     private static bool IsHard(WeekModel model, WeekOption[] options, int session, MuscleGroup group) =>
-        options.Where((_, i) => model.Slots[i].Session == session).Sum(o => o.TenthSets.GetValueOrDefault(group)) >= WeekPrices.HardFrom;
+        options.Where((_, i) => model.Slots[i].Session == session).Sum(o => o.TenthSets.GetValueOrDefault(group)) >= model.Prices.HardFromTenths;
 }

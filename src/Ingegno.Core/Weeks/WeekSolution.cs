@@ -7,11 +7,22 @@ namespace Ingegno.Core.Weeks;
 /// <param name="Proven">No choice is better; false where the search was cut short.</param>
 public sealed record WeekSolution(ImmutableArray<int> Chosen, WeekScore Score, bool Proven);
 
+/// <summary>How far a search is.</summary>
+/// <param name="Best">Objective of the best choice found so far.</param>
+/// <param name="AtMost">No choice is worth more.</param>
+public sealed record WeekProgress(long Best, long AtMost)
+{
+    public string Words => Best >= AtMost
+        ? "the best there is, to be proven"
+        : $"found one at most {Math.Max(0.1, 100.0 * (AtMost - Best) / Math.Max(1, Math.Abs(AtMost))):0.#} % short of the best possible";
+}
+
 /// <summary>Chooses a whole week. Same model, same answer.</summary>
 public interface IWeekSolver
 {
+    /// <param name="told">Hears of every better choice found on the way; null where nobody listens.</param>
     /// <returns>Null where no choice is allowed.</returns>
-    WeekSolution? Solve(WeekModel model, CancellationToken stop = default);
+    WeekSolution? Solve(WeekModel model, Action<WeekProgress>? told = null, CancellationToken stop = default);
 }
 
 /// <summary>Tries every choice: for small weeks, and to check the real solver by.</summary>
@@ -21,7 +32,7 @@ public sealed class ExhaustiveWeekSolver : IWeekSolver
     public const long MostChoices = 2_000_000;
 
     /// <exception cref="ArgumentException">Too many choices to try.</exception>
-    public WeekSolution? Solve(WeekModel model, CancellationToken stop = default)
+    public WeekSolution? Solve(WeekModel model, Action<WeekProgress>? told = null, CancellationToken stop = default)
     {
         if (model.Slots.Aggregate(1L, (product, s) => Math.Min(MostChoices + 1, product * s.Options.Length)) > MostChoices)
         {
@@ -36,6 +47,7 @@ public sealed class ExhaustiveWeekSolver : IWeekSolver
             if (WeekScore.Of(model, chosen) is { } score && (best is null || score.Beats(best.Value.Score)))
             {
                 best = ([.. chosen], score);
+                told?.Invoke(new(score.Objective, model.MostPossible));
             }
         }
         while (Next(model, chosen));

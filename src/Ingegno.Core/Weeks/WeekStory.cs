@@ -55,18 +55,18 @@ public static class WeekStory
             yield break;
         }
 
-        string[] gains = [.. Gains(was, solution.Score)];
+        string[] gains = [.. Gains(was, solution.Score, model.Prices)];
         if (gains.Length > 0)
         {
             yield return $"For that: {string.Join("; ", gains)}.";
         }
     }
 
-    private static IEnumerable<string> Gains(WeekScore was, WeekScore now)
+    private static IEnumerable<string> Gains(WeekScore was, WeekScore now, WeekPrices prices)
     {
         if (was.PatternsLost != now.PatternsLost)
         {
-            yield return Count((was.PatternsLost - now.PatternsLost) / WeekPrices.PatternLost, "movement kept", "movements kept", "movement more lost", "movements more lost");
+            yield return Count((was.PatternsLost - now.PatternsLost) / prices.PatternLost, "movement kept", "movements kept", "movement more lost", "movements more lost");
         }
 
         if (was.PartsLost != now.PartsLost)
@@ -76,23 +76,23 @@ public static class WeekStory
 
         if (was.OutsideBands != now.OutsideBands)
         {
-            double sets = (was.OutsideBands - now.OutsideBands) / (10.0 * WeekPrices.TenthOutsideBand);
+            double sets = (was.OutsideBands - now.OutsideBands) / (10.0 * prices.TenthOutsideBand);
             yield return string.Create(CultureInfo.InvariantCulture, $"weekly sets {Math.Abs(sets):0.#} {(sets > 0 ? "nearer to" : "further from")} where they should lie");
         }
 
         if (was.Twice != now.Twice)
         {
-            yield return Count((was.Twice - now.Twice) / WeekPrices.TwiceInSession, "exercise fewer done twice", "exercises fewer done twice", "exercise more done twice", "exercises more done twice");
+            yield return Count((was.Twice - now.Twice) / prices.TwiceInSession, "exercise fewer done twice", "exercises fewer done twice", "exercise more done twice", "exercises more done twice");
         }
 
         if (was.Changeovers != now.Changeovers)
         {
-            yield return Count((was.Changeovers - now.Changeovers) / WeekPrices.Changeover, "changeover fewer", "changeovers fewer", "changeover more", "changeovers more");
+            yield return Count((was.Changeovers - now.Changeovers) / prices.Changeover, "changeover fewer", "changeovers fewer", "changeover more", "changeovers more");
         }
 
         if (was.ConsecutiveDays != now.ConsecutiveDays)
         {
-            yield return Count((was.ConsecutiveDays - now.ConsecutiveDays) / WeekPrices.HardOnConsecutiveDays, "muscle fewer hard two days running", "muscles fewer hard two days running", "muscle more hard two days running", "muscles more hard two days running");
+            yield return Count((was.ConsecutiveDays - now.ConsecutiveDays) / prices.HardOnConsecutiveDays, "muscle fewer hard two days running", "muscles fewer hard two days running", "muscle more hard two days running", "muscles more hard two days running");
         }
     }
 

@@ -135,7 +135,7 @@ internal static class BenchEndpoints
         var read = ProgrammeReader.Read(text, Catalogue.Shipped, client.Unit);
         var rebuild = new SessionRebuild(client, home, Catalogue.Shipped, practice.Rules, today, read.Programme, practice);
         ImmutableArray<RebuiltSession> sessions = [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, choices, ask))];
-        return new BenchView(sessions, read.Problems, rebuild.AllGuessed, ProgrammeReview.Of(sessions, client, Catalogue.Shipped, block));
+        return new BenchView(sessions, read.Problems, rebuild.AllGuessed, ProgrammeReview.Of(sessions, client, Catalogue.Shipped, block, practice.Marks));
     }
 
     /// <summary>The session as it will be trained: in its order, with what was added to a line behind it.</summary>

@@ -22,7 +22,8 @@ public sealed record TemplateOffer(string Id, string Name, string Words, int Ses
 
 /// <summary>A week to be trained on other days.</summary>
 /// <param name="Sessions">1 to 6; not asked where every second day is trained.</param>
-public sealed record SpreadForm(string Text, int Sessions, bool EverySecondDay);
+/// <param name="Choices">Made by hand on its lines; they follow them.</param>
+public sealed record SpreadForm(string Text, int Sessions, bool EverySecondDay, ImmutableArray<LineChoice>? Choices = null);
 
 /// <summary>Weeks ahead, and programmes for those who have none.</summary>
 internal static class BlockEndpoints
@@ -78,7 +79,7 @@ internal static class BlockEndpoints
         var read = ProgrammeReader.Read(form.Text, Catalogue.Shipped, about.Profile.Unit);
         return read.Programme.Sessions.IsEmpty
             ? Answers.Invalid([new("text", "Nothing is written yet: there is nothing to spread.")])
-            : TypedResults.Ok(SpreadWeek.Over(read.Programme, form.Sessions, form.EverySecondDay, about.Profile, Catalogue.Shipped));
+            : TypedResults.Ok(SpreadWeek.Over(read.Programme, form.Sessions, form.EverySecondDay, about.Profile, Catalogue.Shipped, form.Choices));
     }
 
     private static async Task<Results<Ok<ImmutableArray<TemplateOffer>>, ProblemHttpResult>> TemplatesAsync(

@@ -16,6 +16,9 @@ namespace Ingegno.Server.Bench;
 /// <param name="Obstacles">Why the client's minutes cannot be kept, or a group cannot be done; then the best week without that limit is given.</param>
 public sealed record WeekView(WeekOutcome Outcome, ImmutableArray<string> Obstacles);
 
+/// <summary>How far a search under way is, in words.</summary>
+public sealed record WeekSearch(string Words);
+
 /// <summary>The week with one thing more than the home has.</summary>
 /// <param name="Offer">Id of one of the offers for the client.</param>
 public sealed record UnlockForm(string Text, ImmutableArray<LineChoice> Choices, string Offer);
@@ -31,9 +34,12 @@ public sealed record BasketView(ImmutableArray<UnlockOffer> Offers, decimal Cost
 /// <summary>One choice a line over the whole week at once. Cancelling the request stops the search.</summary>
 internal static class WeekEndpoints
 {
+    private const int MostRunName = 64;
+
     internal static void MapWeek(this RouteGroupBuilder api)
     {
         api.MapPost("/clients/{id}/week", SolveAsync).WithName("solveWeek");
+        api.MapGet("/week-searches/{run}", HowFar).WithName("howFar");
         api.MapGet("/clients/{id}/unlocks", OffersAsync).WithName("listUnlocks");
         api.MapPost("/clients/{id}/unlocks", UnlockAsync).WithName("unlock");
         api.MapPost("/clients/{id}/unlocks/basket", BasketAsync).WithName("fillBasket");
@@ -109,15 +115,22 @@ internal static class WeekEndpoints
         {
             var view = BenchEndpoints.Rebuild(text, choices, about.Profile, home, about.Practice, today);
             // Minutes are left out: what a thing unlocks is asked of the exercises.
-            var model = WeekReading.Of(view.Sessions, about.Profile, Catalogue.Shipped, l => l.ChosenByHand, null);
-            return !model.Slots.IsEmpty && solver.Solve(model, stop) is { } solution ? (model, solution) : null;
+            var model = WeekReading.Of(view.Sessions, about.Profile, Catalogue.Shipped, l => l.ChosenByHand, null, about.Practice);
+            return !model.Slots.IsEmpty && solver.Solve(model, stop: stop) is { } solution ? (model, solution) : null;
         }
     }
 
     private static async Task<Results<Ok<WeekView>, ValidationProblem, ProblemHttpResult>> SolveAsync(
-        string id, BenchForm form, ClaimsPrincipal user, Cases cases, TimeProvider clock, IWeekSolver solver, CancellationToken stop)
+        string id, BenchForm form, ClaimsPrincipal user, Cases cases, TimeProvider clock, IWeekSolver solver, WeekSearches searches, CancellationToken stop,
+        string? run = null)
     {
-        if (await cases.FindAsync(user.CoachId(), id) is not { } about)
+        if (run is { Length: 0 or > MostRunName })
+        {
+            return Answers.Invalid([new("run", $"Name the search in 1 to {MostRunName} letters.")]);
+        }
+
+        string coach = user.CoachId();
+        if (await cases.FindAsync(coach, id) is not { } about)
         {
             return Answers.Missing("client");
         }
@@ -130,23 +143,29 @@ internal static class WeekEndpoints
         }
 
         int[] before = [.. model.Slots.Select(s => PlaceNow(s, view.Sessions))];
-        if (await Task.Run(() => solver.Solve(model, stop), stop) is { } found)
+        if (await SearchAsync(model) is { } found)
         {
             return TypedResults.Ok(new WeekView(WeekStory.Of(model, before, found, Catalogue.Shipped), []));
         }
 
         var obstacles = WeekObstacles.Of(model, [.. view.Sessions.Select(s => s.Title)]);
-        return await Task.Run(() => solver.Solve(model with { MostSeconds = null }, stop), stop) is { } longer
+        return await SearchAsync(model with { MostSeconds = null }) is { } longer
             ? TypedResults.Ok(new WeekView(WeekStory.Of(model with { MostSeconds = null }, before, longer, Catalogue.Shipped), obstacles))
             : Answers.Invalid([.. obstacles.DefaultIfEmpty("No choice of exercises fits this week.").Select(o => new InputProblem("text", o))]);
+
+        Task<WeekSolution?> SearchAsync(WeekModel week) =>
+            searches.FollowAsync(coach, run, told => Task.Run(() => solver.Solve(week, told, stop), stop));
     }
+
+    private static Results<Ok<WeekSearch>, ProblemHttpResult> HowFar(string run, ClaimsPrincipal user, WeekSearches searches) =>
+        searches.TryFind(user.CoachId(), run, out var progress) ? TypedResults.Ok(new WeekSearch(progress?.Words ?? "nothing found yet")) : Answers.Missing("search");
 
     /// <summary>The changes that fit a week as a whole, within the client's minutes where that can be; null where there is nothing to choose.</summary>
     internal static ImmutableArray<LineChange>? Solved(
         BenchView view, ImmutableArray<LineChoice> choices, Case about, IWeekSolver solver, CancellationToken stop)
     {
         var model = ModelOf(view, choices, about);
-        return !model.Slots.IsEmpty && (solver.Solve(model, stop) ?? solver.Solve(model with { MostSeconds = null }, stop)) is { } found
+        return !model.Slots.IsEmpty && (solver.Solve(model, stop: stop) ?? solver.Solve(model with { MostSeconds = null }, stop: stop)) is { } found
             ? WeekStory.Of(model, [.. model.Slots.Select(s => PlaceNow(s, view.Sessions))], found, Catalogue.Shipped).Changes
             : null;
     }
@@ -157,7 +176,7 @@ internal static class WeekEndpoints
         var pinned = choices.Where(c => c.Pinned || c.Exercise is not null).Select(c => (c.Line, c.Text)).ToHashSet();
         return WeekReading.Of(
             view.Sessions, about.Profile, Catalogue.Shipped, l => l.ChosenByHand || pinned.Contains((l.Written.Number, l.Written.Text)),
-            about.Profile.SessionMinutes * 60);
+            about.Profile.SessionMinutes * 60, about.Practice);
     }
 
     private static int PlaceNow(WeekSlot slot, ImmutableArray<RebuiltSession> sessions)

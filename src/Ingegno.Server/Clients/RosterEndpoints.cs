@@ -72,7 +72,7 @@ internal static class RosterEndpoints
         }
 
         var (view, choices) = await Task.Run(() => Moved(about, plan.Value, form, clock, solver, stop), stop);
-        var moved = MovedProgramme.Of(view.Sessions, view.Review, about.Profile, view.AllGuessed);
+        var moved = MovedProgramme.Of(view.Sessions, view.Review, about.Profile, view.AllGuessed, about.Practice.Marks.PoorFit);
         if (!form.Save || moved.Lines.IsEmpty)
         {
             return TypedResults.Ok(new MoveView(id, about.Profile.Name, moved, plan.Version, Saved: false));

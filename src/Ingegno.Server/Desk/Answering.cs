@@ -30,7 +30,7 @@ internal sealed class Answering(
                 var against = await sender.SendAsync(coach, coachName, (await cases.FindAsync(coach, about.Client.Id))!);
                 return against.IsEmpty ? await RecordAsync(coach, about, proposal, Answer.Taken, null, null) : new(string.Join(' ', against));
             case ProposalKind.Pain or ProposalKind.PainAgain:
-                return await SwapAsync(coach, about, proposal, lines.First(l => l.Line == proposal.Lines[0]));
+                return await SwapAsync(coach, about, proposal, Subjects.Lines(proposal, lines).First());
             case ProposalKind.FixtureReport:
                 return await JudgeAsync(coach, coachName, about, proposal, CheckVerdict.Passed);
             case ProposalKind.StillHeld:
@@ -49,7 +49,7 @@ internal sealed class Answering(
             case ProposalKind.Crutch:
                 return await RecordAsync(coach, about, proposal, Answer.Taken, null, null);
             default:
-                var (plan, was, now) = TakenSteps.In(about.Plan.Value, [.. lines.Where(l => proposal.Lines.Contains(l.Line) && l.Step?.Next is not null)]);
+                var (plan, was, now) = TakenSteps.In(about.Plan.Value, [.. Subjects.Lines(proposal, lines).Where(l => l.Step?.Next is not null)]);
                 return await SavePlanAsync(coach, about, proposal, plan, was, now);
         }
     }
@@ -83,14 +83,12 @@ internal sealed class Answering(
             Sessions = Kept(old.Sessions, rebuilt.Sessions, line),
             Elsewhere = [.. rebuilt.Elsewhere.Select(e => old.Elsewhere.FirstOrDefault(o => o.Place == e.Place) is { } was ? e with { Sessions = Kept(was.Sessions, e.Sessions, line) } : e)],
         };
-        bool stands = plan.Sessions.SelectMany(s => s.Lines).FirstOrDefault(l => l.Line == line.Line)?.Prescription is { } next && next.Exercise != line.Prescription.Exercise;
-        if (!stands)
+        bool stands = plan.At(line.Place?.Id ?? "").Sessions.SelectMany(s => s.Lines).FirstOrDefault(l => l.Line == line.Line)?.Prescription is { } next
+            && next.Exercise != line.Prescription.Exercise;
+        plan = plan with { Sessions = Without(plan.Sessions, line), Elsewhere = [.. plan.Elsewhere.Select(e => e with { Sessions = Without(e.Sessions, line) })] };
+        if (plan.Sessions.IsEmpty)
         {
-            plan = plan with { Sessions = Without(plan.Sessions, line.Line), Elsewhere = [.. plan.Elsewhere.Select(e => e with { Sessions = Without(e.Sessions, line.Line) })] };
-            if (plan.Sessions.IsEmpty)
-            {
-                return new("Nothing else stands in for this line, and without it nothing is left to train: choose on the bench what else it may be.");
-            }
+            return new("Nothing else stands in for this line, and without it nothing is left to train: choose on the bench what else it may be.");
         }
 
         var saved = await clients.SaveAsync(coach, about.Client.Id, profile, about.Client.Version);
@@ -102,9 +100,13 @@ internal sealed class Answering(
             : new(null, Stale: true);
     }
 
-    /// <summary>A session that has nothing else is left out with it.</summary>
-    private static ImmutableArray<PlannedSession> Without(ImmutableArray<PlannedSession> sessions, int line) =>
-        [.. sessions.Select(s => s with { Lines = [.. s.Lines.Where(l => l.Line != line)] }).Where(s => !s.Lines.IsEmpty)];
+    /// <summary>Without the line where nothing else stands in for what hurts; a session that has nothing else is left out with it.</summary>
+    private static ImmutableArray<PlannedSession> Without(ImmutableArray<PlannedSession> sessions, LineProgress hurt) =>
+    [
+        .. sessions
+            .Select(s => s with { Lines = [.. s.Lines.Where(l => l.Line != hurt.Line || (l.Prescription is { } done && done.Exercise != hurt.Prescription.Exercise))] })
+            .Where(s => !s.Lines.IsEmpty),
+    ];
 
     /// <summary>Lines whose exercise did not change keep their counts, loads and start.</summary>
     private static ImmutableArray<PlannedSession> Kept(ImmutableArray<PlannedSession> old, ImmutableArray<PlannedSession> rebuilt, LineProgress swapped)
@@ -126,10 +128,11 @@ internal sealed class Answering(
     {
         string id = proposal.Subject.Split(' ')[1];
         var stored = about.Reports.First(r => r.Id == id);
-        var fixture = about.Place!.Home.Fixtures.First(f => f.Id == stored.Report.Fixture);
+        var place = about.Places.First(p => p.Id == stored.Place);
+        var fixture = place.Home.Fixtures.First(f => f.Id == stored.Report.Fixture);
         string? reason = verdict == CheckVerdict.Passed ? null : stored.Report.Steps.FirstOrDefault(s => !s.Held)?.Step ?? "refused by the coach";
         var check = new FixtureCheck(verdict, stored.Report.On, coachName, reason);
-        var saved = await places.SaveAsync(coach, about.Client.Id, about.Place.Id, With(about.Place.Home, fixture.Id, check), about.Place.Version);
+        var saved = await places.SaveAsync(coach, about.Client.Id, place.Id, With(place.Home, fixture.Id, check), place.Version);
         if (!saved.Saved)
         {
             return new(null, Stale: true);
@@ -138,7 +141,7 @@ internal sealed class Answering(
         await reports.JudgeAsync(coach, about.Client.Id, id, clock.GetUtcNow());
         return await RecordAsync(
             coach, about, proposal, verdict == CheckVerdict.Passed ? Answer.Taken : Answer.Refused,
-            new() { Fixture = new(about.Place.Id, fixture.Id, fixture.Check, id) }, new() { Fixture = new(about.Place.Id, fixture.Id, check, id) });
+            new() { Fixture = new(place.Id, fixture.Id, fixture.Check, id) }, new() { Fixture = new(place.Id, fixture.Id, check, id) });
     }
 
     private static Home With(Home home, string fixture, FixtureCheck? check) =>
@@ -165,13 +168,12 @@ internal sealed class Answering(
         var plan = about.Plan.Value;
         if (before is { Lines.IsEmpty: false })
         {
-            PlannedLine[] now = [.. plan.Sessions.SelectMany(s => s.Lines).Where(l => before.Lines.Any(b => b.Line == l.Line))];
-            if (after is null || !Same(TakenSteps.Of(now), after))
+            if (after is null || !Same(TakenSteps.Of(plan, (place, line) => before.Lines.Any(b => b.Place == place && b.Line == line)), after))
             {
                 return new("These lines were changed again since: undo the later decision first, or change them on the bench.");
             }
 
-            plan = TakenSteps.With(plan, [.. now.Select(l => before.Lines.First(b => b.Line == l.Line) is var was ? l with { Prescription = was.Prescription, Start = was.Start, Since = was.Since } : l)]);
+            plan = TakenSteps.Back(plan, before);
         }
 
         if (before?.Sessions is { } sessions)
@@ -219,5 +221,5 @@ internal sealed class Answering(
     }
 
     private static bool Same(Snapshot a, Snapshot b) => string.Equals(
-        new Snapshot { Lines = [.. a.Lines.OrderBy(l => l.Line)] }.ToJson(), new Snapshot { Lines = [.. b.Lines.OrderBy(l => l.Line)] }.ToJson(), StringComparison.Ordinal);
+        new Snapshot { Lines = [.. a.Lines.OrderBy(l => l.Place, StringComparer.Ordinal).ThenBy(l => l.Line)] }.ToJson(), new Snapshot { Lines = [.. b.Lines.OrderBy(l => l.Place, StringComparer.Ordinal).ThenBy(l => l.Line)] }.ToJson(), StringComparison.Ordinal);
 }

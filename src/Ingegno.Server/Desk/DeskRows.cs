@@ -92,17 +92,18 @@ internal sealed class DeskRows(
         }
 
         var today = Today.ByThe(clock);
-        var place = await places.FindAsync(coach, client);
+        var all = await places.AllAsync(coach, client);
+        var place = all.Count > 0 ? all[0] : null;
         var training = await trainings.OfClientAsync(coach, client, today);
         var sent = await links.LastSentAsync(coach, client);
         return new(
-            found with { Profile = found.Profile with { Learned = training.Digest.Learned } }, place, (await practices.FindAsync(coach)).Value.Rules,
+            found with { Profile = found.Profile with { Learned = training.Digest.Learned } }, place, all, (await practices.FindAsync(coach)).Value.Rules,
             (await plans.FindAsync(coach, client)).At(place?.Id ?? ""), training, await reports.OfClientAsync(coach, client),
             await decisions.OfClientAsync(coach, client, clock.GetUtcNow().AddDays(-DecisionDays)), sent?.SentAt, sent?.PlanVersion);
     }
 
     internal static ImmutableArray<LineProgress> Lines(DeskCase about, DateOnly today) =>
-        NextSteps.For(about.Profile, about.Place?.Home ?? new Home(), about.Rules, about.Plan.Value, about.Training, today);
+        NextSteps.Everywhere(about.Profile, about.Place?.Home ?? new Home(), about.Places, about.Rules, about.Plan.Value, about.Training, today);
 
     private static ImmutableArray<WeekDot> Week(DeskCase about, DateOnly today)
     {

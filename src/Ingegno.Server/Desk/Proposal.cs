@@ -64,17 +64,16 @@ public enum ProposalKind
 /// <param name="Subject">Names it for the answer; the same as long as nothing new was logged.</param>
 /// <param name="Arithmetic">The figures behind it.</param>
 /// <param name="View">Where more of it can be seen: profile, home, bench, block, log.</param>
-/// <param name="Lines">Lines of the plan it would change.</param>
 /// <param name="Take">What taking it is called; null where it can only be opened.</param>
 /// <param name="Refuse">What saying no is called.</param>
 /// <param name="Photo">Report whose photo belongs to it.</param>
 public sealed record Proposal(
-    string Subject, ProposalKind Kind, string Sentence, ImmutableArray<string> Arithmetic, string View, ImmutableArray<int> Lines,
-    string? Take, string Refuse = "No", string? Photo = null);
+    string Subject, ProposalKind Kind, string Sentence, ImmutableArray<string> Arithmetic, string View, string? Take, string Refuse = "No", string? Photo = null);
 
 /// <summary>All that is known of a client when the Desk asks what waits.</summary>
+/// <param name="Place">The one in use, the first of <paramref name="Places"/>.</param>
 internal sealed record DeskCase(
-    StoredClient Client, StoredPlace? Place, HouseRules Rules, Versioned<Plan> Plan, Log.Training Training, IReadOnlyList<StoredReport> Reports,
+    StoredClient Client, StoredPlace? Place, IReadOnlyList<StoredPlace> Places, HouseRules Rules, Versioned<Plan> Plan, Log.Training Training, IReadOnlyList<StoredReport> Reports,
     IReadOnlyList<DecisionRecord> Decisions, DateTimeOffset? SentAt, long? SentVersion)
 {
     internal ClientProfile Profile => Client.Profile;

@@ -52,8 +52,8 @@ internal static class Proposals
             {
                 bool names = step.Sentence.Contains(line.Prescription.Name, StringComparison.OrdinalIgnoreCase);
                 yield return new(
-                    Subjects.Of(line), kind, names ? step.Sentence : $"{line.Prescription.Name}: {step.Sentence}", step.Arithmetic,
-                    kind is ProposalKind.Pain or ProposalKind.UnsafeSetUp or ProposalKind.PainAgain ? "bench" : "log", [line.Line],
+                    Subjects.Of(line), kind, $"{At(line)}{(names ? "" : $"{line.Prescription.Name}: ")}{step.Sentence}", step.Arithmetic,
+                    kind is ProposalKind.Pain or ProposalKind.UnsafeSetUp or ProposalKind.PainAgain ? "bench" : "log",
                     kind is ProposalKind.Pain or ProposalKind.PainAgain ? "Swap it" : step.Next is null ? null : "Take it");
             }
         }
@@ -63,11 +63,16 @@ internal static class Proposals
         {
             yield return new(
                 string.Join(';', ready.Select(Subjects.Of)), ProposalKind.Ready,
-                ready.Length == 1 ? $"{ready[0].Prescription.Name}: {ready[0].Step!.Sentence}" : $"{ready.Length} lines go on: {string.Join(", ", ready.Select(l => Short(l)))}.",
-                [.. ready.Select(l => $"{l.Prescription.Name}: {l.Step!.Sentence}")], "log", [.. ready.Select(l => l.Line)],
+                ready.Length == 1 ? Told(ready[0]) : $"{ready.Length} lines go on: {string.Join(", ", ready.Select(l => Short(l)))}.",
+                [.. ready.Select(Told)], "log",
                 ready.Length == 1 ? "Take it" : $"Take all {ready.Length}");
         }
     }
+
+    private static string Told(LineProgress line) => $"{At(line)}{line.Prescription.Name}: {line.Step!.Sentence}";
+
+    /// <summary>Where, if not at the place in use.</summary>
+    private static string At(LineProgress line) => line.Place is { } place ? $"At {place.Name}: " : "";
 
     private static string Short(LineProgress line) =>
         $"{PlainWords.InSentence(line.Prescription.Name)} {line.Step!.Next!.CountInWords}";
@@ -93,14 +98,14 @@ internal static class Proposals
                 $"easier {week.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)};{string.Join(';', down.Select(Subjects.Of))}", ProposalKind.Deload,
                 $"{down.Length} of {trained.Length} lines go down together: an easier week from {week:d MMM}, about {BlockCalendar.EasierShare * 100:0} % of the sets at the same loads.",
                 [.. down.Select(l => $"{l.Prescription.Name}: {l.Step!.Sentence}"), "When most lines go down at once it is the body that is tired, not the exercise that is wrong."],
-                "block?see=weeks", [], "Make it easier");
+                "block?see=weeks", "Make it easier");
         }
     }
 
     private static IEnumerable<Proposal> Reports(DeskCase about) =>
         from stored in about.Reports
-        where !stored.Judged && stored.Place == about.Place?.Id
-        let fixture = about.Place!.Home.Fixtures.FirstOrDefault(f => f.Id == stored.Report.Fixture)
+        where !stored.Judged
+        let fixture = about.Places.FirstOrDefault(p => p.Id == stored.Place)?.Home.Fixtures.FirstOrDefault(f => f.Id == stored.Report.Fixture)
         where fixture is not null
         let report = stored.Report
         select new Proposal(
@@ -109,7 +114,7 @@ internal static class Proposals
                 ? $"{fixture.Name} was checked on the phone, every step held{(report.Force is { } force ? $", up to {force}" : "")}. Pass it?"
                 : $"{fixture.Name} was checked on the phone: \"{report.Steps.FirstOrDefault(s => !s.Held)?.Step}\" did not hold. Refuse it?",
             [.. report.Steps.Select(s => $"{(s.Held ? "held" : "did not hold")}: {s.Step}"), .. report.Remark.Length > 0 ? [$"\"{report.Remark}\""] : Array.Empty<string>()],
-            "home", [], report.AllHeld ? "Pass it" : null, "Refuse it", stored.HasPhoto ? stored.Id : null);
+            "home", report.AllHeld ? "Pass it" : null, "Refuse it", stored.HasPhoto ? stored.Id : null);
 
     private static IEnumerable<Proposal> Unready(DeskCase about)
     {
@@ -138,7 +143,7 @@ internal static class Proposals
             yield return Open("health", why, "profile");
         }
 
-        static Proposal Open(string subject, string sentence, string view) => new(subject, ProposalKind.Unready, sentence, [], view, [], null);
+        static Proposal Open(string subject, string sentence, string view) => new(subject, ProposalKind.Unready, sentence, [], view, null);
     }
 
     private static IEnumerable<Proposal> Missed(DeskCase about, DateOnly today)
@@ -156,7 +161,7 @@ internal static class Proposals
                 $"missed since {last.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}", ProposalKind.Missed,
                 $"Nothing logged since {last:d MMM}: the missed sessions shift and do not pile up. Ask what was in the way.",
                 dated ? ["Shifting moves the block's first day by a week; loads and counts stay."] : [],
-                "log", [], dated ? "Shift a week" : null, "Noted");
+                "log", dated ? "Shift a week" : null, "Noted");
         }
     }
 
@@ -168,7 +173,7 @@ internal static class Proposals
             yield return new(
                 $"send {about.Plan.Version}", ProposalKind.Unsent,
                 about.SentAt is { } at ? $"The plan changed since it was sent on {at:d MMM}." : "The plan was never sent.", [Links.Freezing.Sentence(about.Plan.Value)],
-                "sheet", [], "Send it", "Not yet");
+                "sheet", "Send it", "Not yet");
         }
     }
 
@@ -178,7 +183,7 @@ internal static class Proposals
         {
             yield return new(
                 $"return {until.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}", ProposalKind.Return,
-                $"The gym is back {(until <= today ? "now" : $"on {until:d MMM}")}: see the first loads and the ramp.", [], "log?see=return", [], null, "Noted");
+                $"The gym is back {(until <= today ? "now" : $"on {until:d MMM}")}: see the first loads and the ramp.", [], "log?see=return", null, "Noted");
         }
     }
 
@@ -196,7 +201,7 @@ internal static class Proposals
                 forBreath
                     ? $"{notes.Key}: felt in the muscles twice running, meant for the breath. Lighter, with less rest."
                     : $"{notes.Key}: felt in the breath twice running, meant for the muscles. Longer rests, or fewer pairs.",
-                ["Asked with one tap after each session."], "log", [], null, "Noted");
+                ["Asked with one tap after each session."], "log", null, "Noted");
     }
 
     private static IEnumerable<Proposal> Crutches(DeskCase about, DateOnly today)
@@ -212,7 +217,7 @@ internal static class Proposals
                 {
                     yield return new(
                         $"{subject} {from.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}", ProposalKind.Crutch,
-                        $"{p.Name}: {crutch} since {from:d MMM}. Still needed?", [$"Looked at every {Crutch.ReviewWeeks} weeks."], "bench", [line.Line],
+                        $"{p.Name}: {crutch} since {from:d MMM}. Still needed?", [$"Looked at every {Crutch.ReviewWeeks} weeks."], "bench",
                         $"Keep {Crutch.ReviewWeeks} more weeks", "Change it on the bench");
                 }
             }
@@ -229,7 +234,7 @@ internal static class Proposals
         select new Proposal(
             $"clear {reports.Key} {last.On.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}", ProposalKind.StillHeld,
             $"Pain of {last.On:d MMM} on {PlainWords.InSentence(Catalogue.Shipped.Find(reports.Key)?.Name ?? reports.Key)} {(held.Length == 0 ? "is not cleared yet" : $"still holds {held.Length} {(held.Length == 1 ? "line" : "lines")} back")}. Clear it when it is gone.",
-            [.. held.Select(l => l.Prescription.Name)], "log", [], "Clear it", "Not yet");
+            [.. held.Select(l => l.Prescription.Name)], "log", "Clear it", "Not yet");
 
     private static IEnumerable<Proposal> Review(DeskCase about, DateOnly today)
     {
@@ -238,7 +243,7 @@ internal static class Proposals
             var due = starts.AddDays(block.ReviewEvery * WeekDays);
             yield return new(
                 $"review {due.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}", ProposalKind.Review,
-                $"The plan was to be looked at again on {due:d MMM}.", [], "block", [], null, "Looked at");
+                $"The plan was to be looked at again on {due:d MMM}.", [], "block", null, "Looked at");
         }
     }
 }

@@ -10,7 +10,8 @@ using Ingegno.Storage;
 namespace Ingegno.Server.Desk;
 
 /// <summary>A line of a plan as it stood.</summary>
-public sealed record LineSnapshot(int Line, Prescription? Prescription, Prescription? Start, DateOnly? Since);
+/// <param name="Place">Id of the place where that is not the one in use; null there.</param>
+public sealed record LineSnapshot(int Line, Prescription? Prescription, Prescription? Start, DateOnly? Since, string? Place = null);
 
 /// <summary>A fixture's check as it stood.</summary>
 public sealed record FixtureSnapshot(string Place, string Fixture, FixtureCheck? Check, string Report);

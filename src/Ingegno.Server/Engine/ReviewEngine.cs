@@ -19,33 +19,36 @@ namespace Ingegno.Server.Engine;
 /// <param name="Rules">Null for the defaults.</param>
 /// <param name="On">The day it is rebuilt for; today where not given.</param>
 /// <param name="Block">The weeks it is trained over.</param>
+/// <param name="Marks">Where the review speaks up; null for the usual ones.</param>
 public sealed record CaseForm(
     ClientProfile Client, Home Home, string Programme, ImmutableArray<LineChoice>? Choices = null, HouseRules? Rules = null, DateOnly? On = null,
-    Block? Block = null);
+    Block? Block = null, ReviewThresholds? Marks = null);
 
 /// <summary>A plan to be reviewed.</summary>
 /// <param name="Home">Null reviews it as written; else as rebuilt for this home, against what was written.</param>
 /// <param name="Block">The weeks it is trained over.</param>
+/// <param name="Marks">Where the review speaks up; null for the usual ones.</param>
 public sealed record ReviewForm(
-    ClientProfile Client, string Programme, Home? Home = null, HouseRules? Rules = null, DateOnly? On = null, Block? Block = null);
+    ClientProfile Client, string Programme, Home? Home = null, HouseRules? Rules = null, DateOnly? On = null, Block? Block = null,
+    ReviewThresholds? Marks = null);
 
 /// <summary>Whole weeks without anything stored.</summary>
 internal static class ReviewEngine
 {
     internal static Results<Ok<BenchView>, ValidationProblem> Rebuild(CaseForm form, TimeProvider clock)
     {
-        var rules = form.Rules ?? HouseRules.Default;
-        List<InputProblem> problems = Problems(form.Client, form.Home, form.Programme, rules, form.Block);
+        var practice = By(form.Rules, form.Marks);
+        List<InputProblem> problems = Problems(form.Client, form.Home, form.Programme, practice, form.Block);
         return problems.Count > 0
             ? Answers.Invalid(problems)
             : TypedResults.Ok(BenchEndpoints.Rebuild(
-                form.Programme, form.Choices ?? [], form.Client, form.Home, new Practice { Rules = rules }, form.On ?? Today.ByThe(clock), block: form.Block));
+                form.Programme, form.Choices ?? [], form.Client, form.Home, practice, form.On ?? Today.ByThe(clock), block: form.Block));
     }
 
     internal static Results<Ok<Reviewed>, ValidationProblem> Review(ReviewForm form, TimeProvider clock)
     {
-        var rules = form.Rules ?? HouseRules.Default;
-        List<InputProblem> problems = Problems(form.Client, form.Home, form.Programme, rules, form.Block);
+        var practice = By(form.Rules, form.Marks);
+        List<InputProblem> problems = Problems(form.Client, form.Home, form.Programme, practice, form.Block);
         var read = ProgrammeReader.Read(form.Programme, Catalogue.Shipped, form.Client.Unit);
         if (read.Programme.Sessions.IsEmpty)
         {
@@ -54,16 +57,19 @@ internal static class ReviewEngine
 
         return problems.Count > 0 ? Answers.Invalid(problems)
             : form.Home is { } home
-                ? TypedResults.Ok(BenchEndpoints.Rebuild(form.Programme, [], form.Client, home, new Practice { Rules = rules }, form.On ?? Today.ByThe(clock), block: form.Block).Review)
-                : TypedResults.Ok(WrittenReview.Of(read.Programme, form.Client, rules, Catalogue.Shipped, form.Block));
+                ? TypedResults.Ok(BenchEndpoints.Rebuild(form.Programme, [], form.Client, home, practice, form.On ?? Today.ByThe(clock), block: form.Block).Review)
+                : TypedResults.Ok(WrittenReview.Of(read.Programme, form.Client, practice.Rules, Catalogue.Shipped, form.Block, practice.Marks));
     }
 
-    private static List<InputProblem> Problems(ClientProfile client, Home? home, string programme, HouseRules rules, Block? block) =>
+    private static Practice By(HouseRules? rules, ReviewThresholds? marks) =>
+        new() { Rules = rules ?? HouseRules.Default, Marks = marks ?? ReviewThresholds.Default };
+
+    private static List<InputProblem> Problems(ClientProfile client, Home? home, string programme, Practice practice, Block? block) =>
     [
         .. BenchEndpoints.Problems(block),
         .. ClientProblems.Of(client, Catalogue.Shipped).Select(p => p with { Path = $"client.{p.Path}" }),
         .. home is null ? [] : HomeProblems.Of(home).Select(p => p with { Path = $"home.{p.Path}" }),
-        .. PracticeProblems.Of(new Practice { Rules = rules }, Catalogue.Shipped),
+        .. PracticeProblems.Of(practice, Catalogue.Shipped),
         .. programme.Length > ProgrammeReader.MostCharacters
             ? [new InputProblem("programme", $"The text is too long: at most {ProgrammeReader.MostCharacters:N0} characters.")]
             : Array.Empty<InputProblem>(),

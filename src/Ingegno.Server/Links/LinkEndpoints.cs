@@ -103,9 +103,8 @@ internal static class LinkEndpoints
             return Answers.Invalid([new("notes", "Soreness goes from 0 to 3, and a note needs its session.")]);
         }
 
-        var asked = JsonSerializer.Deserialize<LinkProgramme>(sent.Document, TradeJson.Options)!.Places
-            .SelectMany(p => p.Sessions).SelectMany(s => s.Lines).SelectMany(l => l.Instead.Prepend(l))
-            .GroupBy(l => (l.Line, l.Prescription.Exercise)).ToDictionary(g => g.Key, g => g.First().Prescription);
+        var asked = new AskedAs(JsonSerializer.Deserialize<LinkProgramme>(sent.Document, TradeJson.Options)!.Places
+            .SelectMany(p => p.Sessions).SelectMany(s => s.Lines).SelectMany(l => l.Instead.Prepend(l)).Select(l => (l.Line, l.Prescription)));
         var off = PhoneIsOff(form.PhoneNow, clock);
         int days = (int)Math.Round(off.TotalDays);
         var today = Today.ByThe(clock);
@@ -116,7 +115,7 @@ internal static class LinkEndpoints
             .GroupBy(p => p.Id)
             .ToDictionary(g => g.Key, g => g.First().Problem!.Message);
         SetLog[] good = [.. sets.Where(s => !refused.ContainsKey(s.Id))];
-        foreach (var taken in await logs.SaveAsync(holder.Coach, holder.Client, good.Select(s => new StoredSet(s, asked.GetValueOrDefault((s.Line, s.Exercise))))))
+        foreach (var taken in await logs.SaveAsync(holder.Coach, holder.Client, good.Select(s => new StoredSet(s, asked.Of(s)))))
         {
             refused[taken] = "This set's number is another's already: log the set anew.";
         }

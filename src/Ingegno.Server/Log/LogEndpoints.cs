@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
-using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Progression;
@@ -16,24 +15,13 @@ namespace Ingegno.Server.Log;
 /// <summary>Sets to keep; sending the same ids again changes nothing but their figures.</summary>
 public sealed record LogForm(ImmutableArray<SetLog> Sets);
 
-/// <summary>The plan, what was done on it, and what comes next.</summary>
-/// <param name="Today">By the server's clock; no set is logged for a later day.</param>
-/// <param name="Moves">What the log taught lately, newest first.</param>
-/// <param name="Hindsight">What was forecast of each set shown, when all before it was known.</param>
-/// <param name="Overwritten">What sets said before they were corrected, or on another phone.</param>
-/// <param name="Continuity">Estimated maximum per strength family through gym and home.</param>
-public sealed record ProgressView(
-    ImmutableArray<LineProgress> Lines, long PlanVersion, DateOnly Today, ImmutableArray<LearnedMove> Moves, ImmutableArray<SetHindsight> Hindsight,
-    ImmutableArray<SessionNote> Notes, Learned Learned, ImmutableArray<Continuity> Continuity,
-    ImmutableArray<PersonalBest> Bests, ImmutableArray<SetLog> Overwritten);
-
-/// <summary>The lines whose proposed step is taken, and the plan's version they were seen at.</summary>
-public sealed record StepsForm(ImmutableArray<int> Lines, long Version);
+/// <summary>The lines whose proposed step is taken, by their keys, and the plan's version they were seen at.</summary>
+public sealed record StepsForm(ImmutableArray<string> Lines, long Version);
 
 /// <summary>Logging and next week.</summary>
 internal static class LogEndpoints
 {
-    private const int MostSets = 500, MostMoves = 12;
+    private const int MostSets = 500;
 
     internal static void MapLog(this RouteGroupBuilder api)
     {
@@ -42,14 +30,11 @@ internal static class LogEndpoints
         api.MapPost("/clients/{id}/steps", TakeStepsAsync).WithName("takeSteps");
     }
 
-    private static async Task<Results<Ok<ProgressView>, ProblemHttpResult>> ProgressAsync(
-        string id, ClaimsPrincipal user, Cases cases, Plans plans, SetLogs logs, Trainings trainings, LogLessons lessons, TimeProvider clock) =>
-        await ReadAsync(id, user.CoachId(), cases, plans, logs, trainings, lessons, clock) is { } read
-            ? TypedResults.Ok(read.View)
-            : Answers.Missing("client");
+    private static async Task<Results<Ok<ProgressView>, ProblemHttpResult>> ProgressAsync(string id, ClaimsPrincipal user, Progresses progresses) =>
+        await progresses.FindAsync(user.CoachId(), id) is { } progress ? TypedResults.Ok(progress.View) : Answers.Missing("client");
 
     private static async Task<Results<Ok<ProgressView>, ValidationProblem, ProblemHttpResult>> SaveAsync(
-        string id, LogForm form, ClaimsPrincipal user, Cases cases, Plans plans, SetLogs logs, Trainings trainings, LogLessons lessons, TimeProvider clock)
+        string id, LogForm form, ClaimsPrincipal user, Cases cases, Plans plans, SetLogs logs, LogLessons lessons, Progresses progresses, TimeProvider clock)
     {
         var today = Today.ByThe(clock);
         InputProblem[] problems = form.Sets.Length > MostSets
@@ -71,11 +56,12 @@ internal static class LogEndpoints
             return Answers.Missing("client");
         }
 
-        var asked = (await plans.FindAsync(coach, id)).At(about.Place.Id).Value.Sessions.SelectMany(s => s.Lines)
-            .Where(l => l.Prescription is not null).ToDictionary(l => l.Line, l => l.Prescription!);
-        var taken = await logs.SaveAsync(coach, id, form.Sets.Select(set => new StoredSet(
-            set with { At = clock.GetUtcNow() },
-            asked.GetValueOrDefault(set.Line) is { } p && p.Exercise == set.Exercise ? p : null)));
+        var plan = (await plans.FindAsync(coach, id)).At(about.Place.Id).Value;
+        var asked = new AskedAs(
+            from line in plan.Sessions.Concat(plan.Elsewhere.SelectMany(e => e.Sessions)).SelectMany(s => s.Lines)
+            where line.Prescription is not null
+            select (line.Line, line.Prescription!));
+        var taken = await logs.SaveAsync(coach, id, form.Sets.Select(set => new StoredSet(set with { At = clock.GetUtcNow() }, asked.Of(set))));
         if (taken.Count > 0)
         {
             return Answers.Invalid(
@@ -84,21 +70,20 @@ internal static class LogEndpoints
         }
 
         var learned = await lessons.LearnAsync(coach, id);
-        var read = await ReadAsync(id, coach, cases, plans, logs, trainings, lessons, clock, learned);
-        return TypedResults.Ok(read!.View);
+        return TypedResults.Ok((await progresses.FindAsync(coach, id, learned))!.View);
     }
 
     /// <summary>Writes the proposed next prescription of each named line into the plan.</summary>
     private static async Task<Results<Ok<ProgressView>, ProblemHttpResult>> TakeStepsAsync(
-        string id, StepsForm form, ClaimsPrincipal user, Cases cases, Plans plans, SetLogs logs, Trainings trainings, LogLessons lessons, DecisionRecords records, TimeProvider clock)
+        string id, StepsForm form, ClaimsPrincipal user, Plans plans, DecisionRecords records, Progresses progresses, TimeProvider clock)
     {
         string coach = user.CoachId();
-        if (await ReadAsync(id, coach, cases, plans, logs, trainings, lessons, clock) is not { } read)
+        if (await progresses.FindAsync(coach, id) is not { } read)
         {
             return Answers.Missing("client");
         }
 
-        LineProgress[] taken = [.. read.Lines.Where(l => form.Lines.Contains(l.Line) && l.Step?.Next is not null)];
+        LineProgress[] taken = [.. read.Lines.Where(l => form.Lines.Contains(l.Key) && l.Step?.Next is not null)];
         var (plan, before, after) = TakenSteps.In(read.Plan.Value, taken);
         var result = await plans.SaveAsync(coach, id, plan, form.Version);
         if (!result.Saved)
@@ -109,37 +94,6 @@ internal static class LogEndpoints
         string sentence = string.Join(' ', taken.Select(l => $"{l.Prescription.Name}: {l.Step!.Sentence}"));
         await records.AddAsync(coach, new(
             Guid.CreateVersion7().ToString(), id, clock.GetUtcNow(), string.Join(';', taken.Select(Subjects.Of)), sentence, Answer.Taken, before.ToJson(), after.ToJson(), false));
-        var now = await ReadAsync(id, coach, cases, plans, logs, trainings, lessons, clock, read.Learned);
-        return TypedResults.Ok(now!.View);
-    }
-
-    private sealed record Read(
-        ImmutableArray<LineProgress> Lines, Versioned<Plan> Plan, DateOnly Today, LogLesson Learned, ImmutableArray<SessionNote> Notes,
-        ImmutableArray<Continuity> Continuity, ImmutableArray<PersonalBest> Bests, ImmutableArray<SetLog> Overwritten)
-    {
-        internal ProgressView View => new(
-            Lines, Plan.Version, Today, [.. Learned.Lesson.Moves.Reverse().Take(MostMoves)],
-            [.. Lines.SelectMany(l => l.Logs).Select(s => Learned.Lesson.Hindsight.GetValueOrDefault(s.Id)).OfType<SetHindsight>()],
-            Notes, Learned.Lesson.Learned, Continuity, Bests, Overwritten);
-    }
-
-    /// <param name="learned">Where the log was read already.</param>
-    private static async Task<Read?> ReadAsync(
-        string id, string coach, Cases cases, Plans plans, SetLogs logs, Trainings trainings, LogLessons lessons, TimeProvider clock, LogLesson? learned = null)
-    {
-        if (await cases.FindAsync(coach, id) is not { } about)
-        {
-            return null;
-        }
-
-        var plan = (await plans.FindAsync(coach, id)).At(about.Place.Id);
-        var today = Today.ByThe(clock);
-        var training = await trainings.OfClientAsync(coach, id, today);
-        var (lesson, trained) = learned ??= (await lessons.ReadAsync(coach, id))!;
-        return new(
-            NextSteps.For(about.Profile, about.Home, about.Rules, plan.Value, training, today), plan, today, learned, [.. training.Notes],
-            Continuity.Of(lesson, StrengthAnchors.Of(about.Profile with { Learned = Learned.Nothing }, Catalogue.Shipped), Catalogue.Shipped),
-            PersonalBests.Of(trained, Catalogue.Shipped),
-            [.. await logs.OverwrittenAsync(coach, id, today.AddDays(-Training.Days))]);
+        return TypedResults.Ok((await progresses.FindAsync(coach, id, read.Learned))!.View);
     }
 }

@@ -1,22 +1,38 @@
 using System.Collections.Immutable;
+using System.Text.Json;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Progression;
+using Ingegno.Core.Quantities;
 using Ingegno.Core.Substitution;
 using Ingegno.Formats.ProgrammeText;
 using Ingegno.Storage;
+using Microsoft.Extensions.Caching.Memory;
 
 namespace Ingegno.Server.Log;
 
 /// <summary>What a whole log taught, and the log.</summary>
 internal sealed record LogLesson(Lesson Lesson, ImmutableArray<TrainedSet> Sets);
 
-/// <summary>Reads a client's whole log for what it teaches, and keeps the digest of it.</summary>
-internal sealed class LogLessons(Storage.Clients clients, Storage.Practices practices, Plans plans, SetLogs logs, Lessons lessons)
+/// <summary>
+/// Reads a client's whole log for what it teaches, and keeps the digest of it. While somebody trains, what was learned before the day is kept at
+/// hand, so that the next set costs the day and not the years.
+/// </summary>
+internal sealed class LogLessons(Storage.Clients clients, Storage.Practices practices, Plans plans, SetLogs logs, Lessons lessons) : IDisposable
 {
+    /// <summary>Logs kept at hand at once, and for how long after the last look.</summary>
+    private const int MostAtHand = 60, MinutesAtHand = 30;
+
+    private readonly MemoryCache _atHand = new(new MemoryCacheOptions { SizeLimit = MostAtHand });
+
+    /// <param name="Case">Client, rules and programme it was learned under: with others all starts anew.</param>
+    private sealed record AtHand(string Case, LearnedSoFar SoFar);
+
+    public void Dispose() => _atHand.Dispose();
+
     /// <summary>Works the lesson out anew and keeps its digest. Null when the coach has no such client.</summary>
     internal async Task<LogLesson?> LearnAsync(string coach, string client)
     {
@@ -39,10 +55,10 @@ internal sealed class LogLessons(Storage.Clients clients, Storage.Practices prac
 
         var plan = (await plans.FindAsync(coach, client)).Value;
         var rules = (await practices.FindAsync(coach)).Value.Rules;
-        return Of(about.Profile, rules, plan, await logs.AskedOfClientAsync(coach, client));
+        return Of(client, about.Profile, rules, plan, await logs.AskedOfClientAsync(coach, client));
     }
 
-    private static LogLesson Of(ClientProfile profile, HouseRules rules, Plan plan, IReadOnlyList<StoredSet> sets)
+    private LogLesson Of(string id, ClientProfile profile, HouseRules rules, Plan plan, IReadOnlyList<StoredSet> sets)
     {
         var client = profile with { Learned = Learned.Nothing };
         var programme = ProgrammeReader.Read(plan.Text, Catalogue.Shipped, client.Unit).Programme;
@@ -52,7 +68,11 @@ internal sealed class LogLessons(Storage.Clients clients, Storage.Practices prac
         [
             .. sets.Where(s => Catalogue.Shipped.Find(s.Set.Exercise) is not null).Select(s => new TrainedSet(s.Set, s.As ?? AsPlanned(s.Set))),
         ];
-        return new(Learning.From(client, Catalogue.Shipped, WrittenAnchors.Of(client, Catalogue.Shipped, rules, programme), trained), trained);
+        string under = JsonSerializer.Serialize(new { client, rules, plan.Text }, TradeJson.Options);
+        var before = _atHand.Get<AtHand>(id) is { } known && known.Case == under ? known.SoFar : null;
+        var lesson = Learning.From(client, Catalogue.Shipped, WrittenAnchors.Of(client, Catalogue.Shipped, rules, programme), trained, before);
+        _atHand.Set(id, new AtHand(under, lesson.SoFar), new MemoryCacheEntryOptions { Size = 1, SlidingExpiration = TimeSpan.FromMinutes(MinutesAtHand) });
+        return new(lesson, trained);
 
         Prescription AsPlanned(SetLog set) => planned.GetValueOrDefault(set.Exercise) ?? AsUsual(set);
     }

@@ -56,6 +56,12 @@ internal sealed class QuantitySchemas : IOpenApiSchemaTransformer
             schema.Pattern = null;
         }
 
+        if (context.JsonPropertyInfo is { Set: null, IsGetNullable: false } && schema.Type is { } worked)
+        {
+            // Worked out, never read: it is null only where its type says so.
+            schema.Type = worked & ~JsonSchemaType.Null;
+        }
+
         if (schema.Properties is { Count: > 0 } properties)
         {
             // Every property is always written, null where it is unknown; so the front end need not ask which are there.

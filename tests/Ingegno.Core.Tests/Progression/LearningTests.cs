@@ -164,4 +164,41 @@ public class LearningTests
         Rest = Duration.FromSeconds(120),
         Geometry = new(),
     };
+
+    private static readonly string[] Names = ["one-arm-dumbbell-row", "goblet-squat", "push-up"];
+
+    private static readonly Gen<TrainedSet[]> Logs =
+        Gen.Select(Gen.Int[0, 2].Select(i => Names[i]), Gen.Int[0, 14], Gen.Int[1, 20], Gen.Int[0, 6], Gen.Bool)
+            .Array[1, 60].Select(sets => sets
+                .GroupBy(s => (s.Item1, s.Item2))
+                .SelectMany(g => g.Select((s, i) => new TrainedSet(
+                    new SetLog(Guid.NewGuid(), Array.IndexOf(Names, s.Item1) + 1, s.Item1, People.Today.AddDays(s.Item2), i + 1, Of(s.Item1).Load, s.Item3, s.Item4 > 4 ? null : s.Item4) { ToLimit = s.Item5 && s.Item4 == 0 },
+                    Of(s.Item1))))
+                .ToArray());
+
+    /// <summary>Deserialized anew each time, as a server reads them: nothing may hang on being the same object.</summary>
+    private static Prescription Of(string exercise) => Line(exercise == "push-up" ? 0 : 16) with { Exercise = exercise };
+
+    /// <summary>What was known before the last day is only a shorter way to the same answer, whatever came, was corrected or taken out since.</summary>
+    [Fact]
+    public void Going_on_from_what_was_learned_is_reading_from_the_start() =>
+        Gen.Select(Logs, Gen.Int[0, 14], Gen.Int[0, 2], Gen.Int[0, 1000]).Sample((log, until, change, pick) =>
+        {
+            var before = Learning.From(People.Man, Catalogue.Shipped, Anchors, log.Where(s => s.Set.On <= People.Today.AddDays(until)));
+            TrainedSet odd = log[pick % log.Length];
+            TrainedSet[] now = change switch
+            {
+                0 => log,
+                1 => [.. log.Select(s => s == odd ? s with { Set = s.Set with { Repetitions = s.Set.Repetitions + 1 } } : s)],
+                _ => [.. log.Where(s => s != odd)],
+            };
+            var whole = Learning.From(People.Man, Catalogue.Shipped, Anchors, now);
+            var shorter = Learning.From(People.Man, Catalogue.Shipped, Anchors, now, before.SoFar);
+            shorter.Points.ShouldBe(whole.Points);
+            shorter.Moves.ShouldBe(whole.Moves);
+            shorter.Hindsight.OrderBy(h => h.Key).ShouldBe(whole.Hindsight.OrderBy(h => h.Key));
+            shorter.Learned.Endurance.ShouldBe(whole.Learned.Endurance);
+            shorter.Learned.Recovery.ShouldBe(whole.Learned.Recovery);
+            shorter.Learned.Anchors.ShouldBe(whole.Learned.Anchors);
+        }, iter: 60);
 }

@@ -206,4 +206,35 @@ public class ReviewTests
             .ShouldSatisfyAllConditions(
                 f => f.Select(x => x.Severity).ShouldBeInOrder(SortDirection.Descending),
                 f => f.ShouldAllBe(x => x.Why.Length > 15 && x.Sentence.Length > 15));
+
+    /// <summary>The mark is the coach's: the same week is told or not told by where it stands.</summary>
+    [Theory]
+    [InlineData(10, false)]
+    [InlineData(9, true)]
+    public void A_moved_mark_moves_where_the_review_speaks_up(double mark, bool found)
+    {
+        TrainedLine[] ten = [Line("leg-extension", 10)];
+        ProgrammeReview.Of([Session([.. ten], [.. ten])], [], People.Man, Catalogue.Shipped, marks: new ReviewThresholds { HardSetsInSession = mark })
+            .Findings.Any(f => f.Kind == FindingKind.PiledUp).ShouldBe(found);
+    }
+
+    /// <summary>Stricter marks never silence anything that was told under looser ones.</summary>
+    [Fact]
+    public void Stricter_marks_find_no_less() =>
+        Gen.Select(Gen.Int[1, 25], Gen.Int[5, 40], Gen.Double[0.1, 0.9], Gen.Double[0, 1]).Sample((sets, count, demand, strictness) =>
+        {
+            ReviewThresholds loose = ReviewThresholds.Default, strict = loose with
+            {
+                HardSetsInSession = loose.HardSetsInSession * strictness,
+                RepetitionsInSet = (int)(loose.RepetitionsInSet * strictness),
+                MostInWeek = loose.MostInWeek * strictness,
+                LightDemand = 1 - (strictness * (1 - loose.LightDemand)),
+                ConditioningShare = loose.ConditioningShare * strictness,
+            };
+            TrainedLine[] lines = [Line("leg-extension", sets, count, demand, rest: 20), Line("push-up", 3, number: 2)];
+            Kinds(loose).IsSubsetOf(Kinds(strict)).ShouldBeTrue();
+
+            HashSet<FindingKind> Kinds(ReviewThresholds marks) =>
+                [.. ProgrammeReview.Of([Session([.. lines], [.. lines])], [], Growing, Catalogue.Shipped, marks: marks).Findings.Select(f => f.Kind)];
+        });
 }

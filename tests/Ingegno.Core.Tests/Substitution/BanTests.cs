@@ -63,11 +63,14 @@ public class BanTests
                 Preferred = ["no-such"],
             },
             Prices = [new Price("", -1)],
+            Marks = new() { MostInWeek = 5, LandingsBeginner = 200 },
+            WeekPrices = new() { SetOutsideBand = 45, PatternLost = -1 },
         };
         PracticeProblems.Of(wrong, Catalogue.Shipped).Select(p => p.Path).ShouldBe(
             [
                 "rules.passDays", "rules.weights.main", "prices[0].name", "prices[0].cost", "rules.bans[0]",
                 "rules.bans[1].exercise", "rules.bans[1].reason", "rules.preferred[0]",
+                "marks.mostInWeek", "marks.landingsIntermediate", "weekPrices.setOutsideBand", "weekPrices.patternLost",
             ],
             ignoreOrder: true);
     }

@@ -1,4 +1,5 @@
 using Ingegno.Core.Exercises;
+using Ingegno.Core.Practices;
 using Ingegno.Core.Substitution;
 using Ingegno.Core.Weeks;
 
@@ -12,7 +13,7 @@ public class WeekReadingTests
     private static RebuiltSession Session(Member member) => member.Session([.. Lines.Select(l => Member.Written(l, 3, 8))]);
 
     private static WeekModel Model(Member member, RebuiltSession session, bool pinned = false) =>
-        WeekReading.Of([session], member.Client, Catalogue.Shipped, _ => pinned, null);
+        WeekReading.Of([session], member.Client, Catalogue.Shipped, _ => pinned, null, new Practice());
 
     /// <summary>Minutes of the model are those of the session itself, whatever stands in.</summary>
     [Fact]

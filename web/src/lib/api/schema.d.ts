@@ -276,6 +276,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/week-searches/{run}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["howFar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/unlocks": {
         parameters: {
             query?: never;
@@ -1320,6 +1336,7 @@ export interface components {
              */
             on: null | string;
             block: null | components["schemas"]["Block"];
+            marks: null | components["schemas"]["ReviewThresholds"];
         };
         /**
          * @description What the last check of a fixture came to.
@@ -2733,9 +2750,17 @@ export interface components {
          * @enum {unknown}
          */
         LineOutcome: "unchanged" | "swapped" | "unknown" | "nothing" | "leftOut";
+        /** @description Another place of the client. */
+        LinePlace: {
+            id: string;
+            name: string;
+        };
         /** @description A line of the plan with what was logged on it and what comes next. */
         LineProgress: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Its number in the text; a line rebuilt for several places has one at each.
+             */
             line: number;
             tag: string;
             session: string;
@@ -2747,6 +2772,9 @@ export interface components {
             trend: components["schemas"]["Trend"];
             /** @description Repetitions to failure of each set next time, with their range; empty where none is forecast. */
             forecast: components["schemas"]["RepetitionRange"][];
+            place: null | components["schemas"]["LinePlace"];
+            /** @description Names the line among all places: "3", or "3@" and the id of the place. */
+            key: string;
         };
         /** @description A line through all weeks of a block. */
         LineTargets: {
@@ -3431,9 +3459,16 @@ export interface components {
             how: string[];
             against: components["schemas"]["Refusal"][];
         };
-        /** @description By which rules a coach works: house rules with the weights of the fit, and the price list. */
+        /**
+         * @description By which rules a coach works: house rules with the weights of the fit, where the review speaks up, what
+         *                 a whole week is weighed by, and the price list.
+         */
         Practice: {
             rules: components["schemas"]["HouseRules"];
+            /** @description Where the review speaks up. */
+            marks: components["schemas"]["ReviewThresholds"];
+            /** @description What the whole week is chosen by. */
+            weekPrices: components["schemas"]["WeekPrices"];
             /** @description "EUR", "GBP"; shown before a price. */
             currency: string;
             /** @description What small kit costs where the coach buys; made up until the coach enters it. */
@@ -3504,7 +3539,7 @@ export interface components {
             cues: string[];
             cautions: string[];
             /** @description "4 x 8 a side", "3 x 10/10/8", "3 x 30 s", "24 in all: 12 + 5 + 4 + 3". */
-            countInWords: null | string;
+            countInWords: string;
         };
         /** @description A thing that could be bought and what it costs. */
         Price: {
@@ -3514,6 +3549,7 @@ export interface components {
         };
         /** @description The plan, what was done on it, and what comes next. */
         ProgressView: {
+            /** @description Of the place in use; behind them those done another way elsewhere. */
             lines: components["schemas"]["LineProgress"][];
             /** Format: int64 */
             planVersion: number;
@@ -3544,8 +3580,6 @@ export interface components {
             arithmetic: string[];
             /** @description Where more of it can be seen: profile, home, bench, block, log. */
             view: string;
-            /** @description Lines of the plan it would change. */
-            lines: number[];
             /** @description What taking it is called; null where it can only be opened. */
             take: null | string;
             /**
@@ -3788,6 +3822,86 @@ export interface components {
             /** Format: date */
             on: null | string;
             block: null | components["schemas"]["Block"];
+            marks: null | components["schemas"]["ReviewThresholds"];
+        };
+        /** @description The marks from which the review speaks up, the coach's to move. Common practice unless a source stands here. */
+        ReviewThresholds: {
+            /**
+             * Format: double
+             * @description More hard sets than this for one muscle group in a session pile up.
+             */
+            hardSetsInSession: number;
+            /**
+             * Format: double
+             * @description Weekly effective sets from which a muscle grows (Schoenfeld et al. 2017, J Sports Sci 35:1073-1082; from memory).
+             */
+            leastToGrow: number;
+            /**
+             * Format: double
+             * @description More weekly effective sets than this outrun recovery.
+             */
+            mostInWeek: number;
+            /**
+             * Format: double
+             * @description Of the former sets, what keeps a muscle with intensity kept (Bickel et al. 2011, Med Sci Sports Exerc 43:1177-1187; from memory).
+             */
+            shareToKeep: number;
+            /**
+             * Format: int32
+             * @description More repetitions than this expected in a set want a harder variation.
+             */
+            repetitionsInSet: number;
+            /**
+             * Format: double
+             * @description Work at a demand under this, with less rest than work, trains the breath and not the muscle.
+             */
+            lightDemand: number;
+            /**
+             * Format: double
+             * @description A session with more of its working time than this spent so is conditioning.
+             */
+            conditioningShare: number;
+            /**
+             * Format: double
+             * @description One of a pair (push and pull, knee and hip) with more than this times the other's sets.
+             */
+            imbalance: number;
+            /**
+             * Format: double
+             * @description Fewer weekly sets than this are not weighed against each other.
+             */
+            balanceFrom: number;
+            /**
+             * Format: int32
+             * @description Letters with this many lines or more are circuits.
+             */
+            circuitFrom: number;
+            /**
+             * Format: int32
+             * @description More full weeks than this without an easier one; phases last three to six.
+             */
+            fullWeeksRunning: number;
+            /**
+             * Format: int32
+             * @description From so many lines the same dose on every one is a mark.
+             */
+            sameDoseFrom: number;
+            /**
+             * Format: double
+             * @description A line under this fit is looked at before a moved programme is sent.
+             */
+            poorFit: number;
+            /**
+             * Format: int32
+             * @description Landings in a session (Potach and Chu in Haff and Triplett; from memory); a beginner without a known lift is untrained.
+             */
+            landingsUntrained: number;
+            /** Format: int32 */
+            landingsBeginner: number;
+            /** Format: int32 */
+            landingsIntermediate: number;
+            /** Format: int32 */
+            landingsAdvanced: number;
         };
         /** @description The ledger of a week with what the review makes of it. */
         Reviewed: {
@@ -4192,6 +4306,8 @@ export interface components {
              */
             sessions: number;
             everySecondDay: boolean;
+            /** @description Made by hand on its lines; they follow them. */
+            choices: null | components["schemas"]["LineChoice"][];
         };
         /** @description Weekly sets of a muscle before and after, and how often it is trained. */
         SpreadMuscle: {
@@ -4209,13 +4325,15 @@ export interface components {
         SpreadOutcome: {
             /** @description In the notation of written programmes. */
             text: string;
+            /** @description What was decided by hand, on the lines as they now stand; counts of sets follow the text. */
+            choices: components["schemas"]["LineChoice"][];
             muscles: components["schemas"]["SpreadMuscle"][];
             /** @description Muscles that still come twice within 48 hours; empty where none does. */
             crowded: components["schemas"]["MuscleGroup"][];
         };
         SseItemOfReading: {
             data: components["schemas"]["Reading"];
-            eventType: null | string;
+            eventType: string;
             eventId: null | string;
             reconnectionInterval: null | string;
         };
@@ -4231,9 +4349,9 @@ export interface components {
          * @enum {unknown}
          */
         StepKind: "stop" | "swap" | "change" | "tooMuch" | "back" | "stuck" | "hold" | "load" | "repetitions" | "rest" | "set" | "variation" | "tempo" | "pause";
-        /** @description The lines whose proposed step is taken, and the plan's version they were seen at. */
+        /** @description The lines whose proposed step is taken, by their keys, and the plan's version they were seen at. */
         StepsForm: {
-            lines: number[];
+            lines: string[];
             /** Format: int64 */
             version: number;
         };
@@ -4494,15 +4612,15 @@ export interface components {
             /** @description Id of one of the offers for the client. */
             offer: string;
         };
-        /** @description One thing that might be changed about a home: bought, borrowed, or an unchecked fixture checked, which costs nothing. */
+        /** @description One thing that might be changed about a home: bought, borrowed, or a fixture checked or a thing weighed, which costs nothing. */
         UnlockOffer: {
-            /** @description The item's name, or the fixture's id. */
+            /** @description The item's name, or what is done with the id of the fixture or thing. */
             id: string;
             /** @description "Loop band, medium", "check the galley top". */
             words: string;
             /**
              * Format: double
-             * @description Null where it is lent or no price was entered; 0 for a check.
+             * @description Null where it is lent or no price was entered; 0 for a check or a measure.
              */
             cost: null | number;
             lent: boolean;
@@ -4580,6 +4698,76 @@ export interface components {
             after: components["schemas"]["WeekScore"];
             proven: boolean;
         };
+        /**
+         * @description What the whole week is chosen by, the coach's to move (common practice): the fit of each line, 0 to 1000, times its role, less these.
+         *     A price of 0 says that it does not matter here.
+         */
+        WeekPrices: {
+            /**
+             * Format: int32
+             * @description A main lift counts so many times an accessory line.
+             */
+            main: number;
+            /** Format: int32 */
+            secondary: number;
+            /** Format: int32 */
+            accessory: number;
+            /**
+             * Format: int32
+             * @description An exercise again in one session.
+             */
+            twiceInSession: number;
+            /**
+             * Format: int32
+             * @description Something else has to be put up between two neighbouring lines.
+             */
+            changeover: number;
+            /**
+             * Format: int32
+             * @description An effective set outside the weekly band, in tens: tenths of a set are weighed.
+             */
+            setOutsideBand: number;
+            /**
+             * Format: int32
+             * @description A muscle hard on two days that follow each other.
+             */
+            hardOnConsecutiveDays: number;
+            /**
+             * Format: int32
+             * @description A movement of the written week that nothing at home does any more: worth more than a changeover, less than doing one exercise twice.
+             */
+            patternLost: number;
+            /**
+             * Format: int32
+             * @description A range of a muscle that nothing loads any more: about a changeover, never a movement.
+             */
+            rangeLost: number;
+            /**
+             * Format: int32
+             * @description All one-limb work.
+             */
+            oneLimbLost: number;
+            /**
+             * Format: int32
+             * @description A grip of the pulls.
+             */
+            gripLost: number;
+            /**
+             * Format: double
+             * @description From so many effective sets in a session a muscle was worked hard.
+             */
+            hardFromSets: number;
+            /**
+             * Format: int32
+             * @description The same in tenths of a set, as a model counts.
+             */
+            hardFromTenths: number;
+            /**
+             * Format: int32
+             * @description A tenth of an effective set outside the band.
+             */
+            tenthOutsideBand: number;
+        };
         /** @description What a choice for every slot is worth, part by part; more is better. */
         WeekScore: {
             /**
@@ -4612,6 +4800,10 @@ export interface components {
             later: number;
             /** Format: int32 */
             objective: number;
+        };
+        /** @description How far a search under way is, in words. */
+        WeekSearch: {
+            words: string;
         };
         /** @description What one line asks in one week. */
         WeekTarget: {
@@ -5366,7 +5558,9 @@ export interface operations {
     };
     solveWeek: {
         parameters: {
-            query?: never;
+            query?: {
+                run?: string;
+            };
             header?: never;
             path: {
                 id: string;
@@ -5395,6 +5589,28 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    howFar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekSearch"];
                 };
             };
         };

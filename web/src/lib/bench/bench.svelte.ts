@@ -21,6 +21,9 @@ interface Draft {
 	block: Block | null;
 }
 
+/** Milliseconds between two questions how far a search is. */
+const ASK_EVERY = 500;
+
 /**
  * The bench of one client: text and choices here, everything worked out on the server. Each change asks anew; answers
  * that come late are dropped. Unsaved work is kept in the browser and comes back after a reload.
@@ -45,6 +48,9 @@ export class Bench {
 	past = $state.raw<Draft[]>([]);
 	/** An exercise every line is asked about, however far down it comes. */
 	asked = $state<string | null>(null);
+
+	/** How far the search for the whole week is; empty before anything is heard. */
+	howFar = $state('');
 
 	readonly #client: string;
 	#version = 0;
@@ -96,10 +102,14 @@ export class Bench {
 		}
 	}
 
-	/** @param block Comes with a template; else the weeks stay as they are. */
-	retype(text: string, block: Block | null = null): Promise<void> {
+	/**
+	 * @param block Comes with a template; else the weeks stay as they are.
+	 * @param choices Where lines moved further than they can be followed; else those made stay.
+	 */
+	retype(text: string, block: Block | null = null, choices = this.choices): Promise<void> {
 		this.#remember();
 		this.text = text;
+		this.choices = choices;
 		this.block = block ?? this.block;
 		this.#keepDraft();
 		return this.rebuild();
@@ -195,10 +205,13 @@ export class Bench {
 
 	/** One choice a line over all sessions at once; what is kept or chosen by hand stays. */
 	async solveWeek(stop: AbortSignal): Promise<WeekView | null> {
+		const run = crypto.randomUUID();
+		this.howFar = '';
+		const asking = setInterval(() => void this.#askHowFar(run), ASK_EVERY);
 		try {
 			const view = await ask(
 				api.POST('/api/clients/{id}/week', {
-					params: { path: { id: this.#client } },
+					params: { path: { id: this.#client }, query: { run } },
 					body: { ...this.#draft, ask: null },
 					signal: stop
 				})
@@ -209,7 +222,15 @@ export class Bench {
 		} catch (problem) {
 			if (!stop.aborted) this.trouble = messageOf(problem);
 			return null;
+		} finally {
+			clearInterval(asking);
 		}
+	}
+
+	/** A search that ended in the meantime has no answer. */
+	async #askHowFar(run: string) {
+		const { data } = await api.GET('/api/week-searches/{run}', { params: { path: { run } } });
+		if (data) this.howFar = data.words;
 	}
 
 	/** Makes a session fit the minutes there are; one step back makes it long again. */

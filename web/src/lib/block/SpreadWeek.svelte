@@ -14,7 +14,7 @@
 			const outcome = await ask(
 				api.POST('/api/clients/{id}/spread', {
 					params: { path: { id: client } },
-					body: { text: bench.text, sessions: count, everySecondDay: every }
+					body: { text: bench.text, sessions: count, everySecondDay: every, choices: bench.choices }
 				})
 			);
 			shown = {
@@ -32,7 +32,11 @@
 	async function take() {
 		if (!shown) return;
 		const rhythm = shown.every ? 'everySecondDay' : 'onTheirDays';
-		await bench.retype(shown.outcome.text, bench.block ? { ...bench.block, rhythm } : null);
+		await bench.retype(
+			shown.outcome.text,
+			bench.block ? { ...bench.block, rhythm } : null,
+			shown.outcome.choices
+		);
 		shown = null;
 	}
 </script>

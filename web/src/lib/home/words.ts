@@ -79,8 +79,7 @@ export function kitWords(item: KitItem, unit: MassUnit): string {
 			return `a bar of ${massWithUnit(item.barMass, unit)}, plates ${plates(item.plates, unit)}`;
 		case 'fixedWeights':
 			return (
-				item.weights.map((w) => `${w.count} x ${massWithUnit(w.mass, unit)}`).join(', ') ||
-				'nothing in it yet'
+				item.weights.map((w) => `${w.count} x ${massWithUnit(w.mass, unit)}`).join(', ') || 'not weighed yet'
 			);
 		case 'container':
 			return (

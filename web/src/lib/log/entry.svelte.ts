@@ -28,7 +28,8 @@ export interface TypedSet {
 export class DayLog {
 	day = $state('');
 	lines = $state.raw<LineProgress[]>([]);
-	typed = $state<Record<number, TypedSet[]>>({});
+	/** By the key of the line: a line done another way elsewhere has rows of its own. */
+	typed = $state<Record<string, TypedSet[]>>({});
 	trouble = $state('');
 	busy = $state(false);
 	/** What sets said before they were corrected, or on another phone. */
@@ -49,10 +50,10 @@ export class DayLog {
 
 	/** Empty rows for every prescribed set; what was logged on this day already is filled in. */
 	blank() {
-		const rows: Record<number, TypedSet[]> = {};
+		const rows: Record<string, TypedSet[]> = {};
 		for (const line of this.lines) {
 			const done = line.logs.filter((set) => set.on === this.day);
-			rows[line.line] = line.prescription.counts.map((_, i) => {
+			rows[line.key] = line.prescription.counts.map((_, i) => {
 				const set = done.find((d) => d.setNumber === i + 1);
 				return {
 					id: set?.id ?? crypto.randomUUID(),
@@ -79,7 +80,7 @@ export class DayLog {
 	/** Fills a line in as prescribed: the common case. */
 	asPrescribed(line: LineProgress) {
 		const reserve = line.prescription.reserve;
-		this.typed[line.line]?.forEach((set, i) => {
+		this.typed[line.key]?.forEach((set, i) => {
 			set.repetitions = String(line.prescription.counts[i] ?? '');
 			if (reserve !== null && i === line.prescription.counts.length - 1)
 				set.reserve = String(Math.round(reserve));
@@ -93,7 +94,7 @@ export class DayLog {
 	async save(): Promise<boolean> {
 		const sets: SetLog[] = [];
 		for (const line of this.lines) {
-			for (const [i, typed] of (this.typed[line.line] ?? []).entries()) {
+			for (const [i, typed] of (this.typed[line.key] ?? []).entries()) {
 				if (typed.repetitions.trim() === '') continue;
 				const read = this.#read(line, i, typed);
 				if (!read) {
@@ -108,7 +109,7 @@ export class DayLog {
 		);
 	}
 
-	take(lines: number[]): Promise<boolean> {
+	take(lines: string[]): Promise<boolean> {
 		return this.#ask(() =>
 			ask(
 				api.POST('/api/clients/{id}/steps', {

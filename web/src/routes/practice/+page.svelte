@@ -1,10 +1,19 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { api, ask, messageOf, type HouseRules, type Practice } from '$lib/api/client';
+	import NumberRows from '$lib/practice/NumberRows.svelte';
 	import SchoolList from '$lib/practice/SchoolList.svelte';
 	import BanList from '$lib/client/BanList.svelte';
 	import NumberField from '$lib/home/NumberField.svelte';
-	import { DEFAULT_REASONS, FIT_PARTS, RULES, SHRINK, SHRINK_ORDERS } from '$lib/practice/rules';
+	import {
+		DEFAULT_REASONS,
+		FIT_PARTS,
+		MARKS,
+		RULES,
+		SHRINK,
+		SHRINK_ORDERS,
+		WEEK_PRICES
+	} from '$lib/practice/rules';
 	import Keys from '$lib/shell/Keys.svelte';
 	import Notice from '$lib/shell/Notice.svelte';
 	import TopBar from '$lib/shell/TopBar.svelte';
@@ -68,16 +77,11 @@
 	>
 		<section aria-label="House rules">
 			<h2 class="mb-1 text-[16px]">House rules</h2>
-			{#each RULES as { key, words, why } (key)}
-				<div class="border-rule grid grid-cols-[1fr_72px] items-center gap-3 border-t py-1 text-[13px]">
-					<span>{words}<span class="text-soft block text-[12px]">{why}</span></span>
-					<NumberField small label={words} value={rules[key]} onread={(n) => rule({ [key]: n ?? 0 })} />
-				</div>
-			{/each}
+			<NumberRows rows={RULES} values={rules} onchange={rule} />
 			<label class="border-rule block border-t py-1 text-[13px]">
 				A session that is too long is made shorter by
 				<select
-					class="select select-sm bg-base-100 mt-1 w-full"
+					class="select select-sm bg-base-100 mt-1 w-full truncate pr-7"
 					value={rules.shrinkOrder.join(' ')}
 					onchange={(e) =>
 						rule({ shrinkOrder: e.currentTarget.value.split(' ') as HouseRules['shrinkOrder'] })}
@@ -122,6 +126,16 @@
 				</tbody>
 			</table>
 			<p class="text-soft mt-1 text-[12px]">{DEFAULT_REASONS}</p>
+			<h2 class="mt-5 text-[16px]">What a whole week is weighed by</h2>
+			<p class="text-soft mb-1 text-[12.5px]">
+				Points. The fit of every line counts for it, these against it; 0 says it does not matter here (common
+				practice).
+			</p>
+			<NumberRows
+				rows={WEEK_PRICES}
+				values={practice.weekPrices}
+				onchange={(part) => change({ weekPrices: { ...practice.weekPrices, ...part } })}
+			/>
 			<h2 class="mt-5 mb-1 text-[16px]">Measuring devices</h2>
 			{#each data.devices as device (device.device)}
 				<div class="border-rule flex justify-between gap-3 border-t py-1 text-[13px]">
@@ -191,6 +205,15 @@
 				onclick={() => change({ prices: [...practice.prices, { item: 'Something to buy', cost: 0 }] })}
 				>Another thing</button
 			>
+			<h2 class="mt-5 text-[16px]">Where the review speaks up</h2>
+			<p class="text-soft mb-1 text-[12.5px]">
+				At the mark itself it keeps quiet. Common practice where no source stands.
+			</p>
+			<NumberRows
+				rows={MARKS}
+				values={practice.marks}
+				onchange={(part) => change({ marks: { ...practice.marks, ...part } })}
+			/>
 		</section>
 	</main>
 	<Keys shortcuts={[]} note="Rules do not replace physicians, physiotherapists or local rules." />

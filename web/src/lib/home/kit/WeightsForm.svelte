@@ -17,6 +17,7 @@
 			<option value="kettlebell">kettlebells</option>
 			<option value="jug">closed jugs with a handle</option>
 			<option value="can">cans or bottles in the hand</option>
+			<option value="sack">closed sacks, hugged or shouldered</option>
 		</select>
 	</label>
 	<label class="flex h-8 items-center gap-2 text-[13px]"
@@ -65,6 +66,11 @@
 		{/each}
 	</tbody>
 </table>
+{#if draft.weights.length === 0}
+	<p class="text-soft mt-1 text-[12.5px]">
+		Not weighed yet, so not used yet. The block says what weighing it would unlock.
+	</p>
+{/if}
 <button
 	type="button"
 	class="btn btn-xs mt-2"

@@ -130,7 +130,7 @@
 	</span>
 	<span class="flex-1"></span>
 	{#if solving}
-		<span role="status">weighing all lines together…</span>
+		<span role="status">weighing all lines together…{bench.howFar ? ` ${bench.howFar}` : ''}</span>
 		<button class="btn btn-sm" onclick={() => solving?.abort()}>Stop</button>
 	{:else}
 		<button

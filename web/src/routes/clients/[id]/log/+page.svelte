@@ -21,7 +21,15 @@
 		{ see: 'return', name: 'Back to the gym' }
 	];
 	const see = $derived(page.url.searchParams.get('see') ?? '');
-	const sessions = $derived([...new Set(log.lines.map((line) => line.session))]);
+	/** Sessions of the place in use, then what is done another way elsewhere. */
+	const sections = $derived([
+		...new Map(
+			log.lines.map((line) => [
+				`${line.session} ${line.place?.id ?? ''}`,
+				{ title: line.session, place: line.place }
+			])
+		).values()
+	]);
 	const unitWord = $derived(data.client.profile.unit === 'pound' ? 'lb' : 'kg');
 	/** Steps that go forward; those back or sideways are decided one by one. */
 	const forward = new Set(['load', 'repetitions', 'set', 'variation', 'tempo', 'pause', 'rest']);
@@ -53,7 +61,7 @@
 		if (await log.save()) said = `Kept for ${shortDay(log.day)}.`;
 	}
 
-	async function take(lines: number[]) {
+	async function take(lines: string[]) {
 		said = '';
 		if (await log.take(lines)) {
 			said = lines.length === 1 ? 'The step is in the plan.' : `${lines.length} steps are in the plan.`;
@@ -101,7 +109,7 @@
 	<span class="flex-1"></span>
 	{#if see === ''}
 		{#if ready.length > 1}
-			<button class="btn btn-sm" disabled={log.busy} onclick={() => take(ready.map((l) => l.line))}
+			<button class="btn btn-sm" disabled={log.busy} onclick={() => take(ready.map((l) => l.key))}
 				>Take all {ready.length} steps</button
 			>
 		{/if}
@@ -126,13 +134,15 @@
 			<a class="btn btn-neutral" href="/clients/{data.client.id}/bench">To the bench</a>
 		</div>
 	{:else}
-		{#each sessions as session (session)}
-			<section aria-label={session}>
+		{#each sections as { title: session, place } (session + (place?.id ?? ''))}
+			<section aria-label={place ? `${session}, at ${place.name}` : session}>
 				<div
 					class="text-soft bg-base-200 sticky top-0 z-10 grid grid-cols-[300px_minmax(0,1fr)_400px] gap-4 px-4 py-1.5 text-xs"
 				>
 					<h2 class="text-base-content text-[15px]">
-						{session}
+						{session}{#if place}<span class="text-accent ml-2 font-sans text-xs font-semibold"
+								>at {place.name}</span
+							>{/if}
 						{#each data.progress.notes.filter((n) => n.session === session).slice(0, 1) as note (note.on)}
 							<span class="text-soft font-sans text-xs font-normal"
 								>{[
@@ -147,7 +157,7 @@
 					<span class="pt-1">load {unitWord}, done, left, pain 0-10, ended by</span>
 					<span class="pt-1">next week</span>
 				</div>
-				{#each log.lines.filter((l) => l.session === session) as line (line.line)}
+				{#each log.lines.filter((l) => l.session === session && l.place?.id === place?.id) as line (line.key)}
 					<div class="border-rule grid grid-cols-[300px_minmax(0,1fr)_400px] gap-4 border-t px-4 py-2">
 						<div>
 							<b class="font-display block text-[15px]">
@@ -168,7 +178,7 @@
 						</div>
 						<div>
 							<div class="flex flex-wrap gap-x-4 gap-y-1">
-								{#each log.typed[line.line] ?? [] as set, i (i)}
+								{#each log.typed[line.key] ?? [] as set, i (i)}
 									<div
 										class="flex items-center gap-0.5"
 										role="group"
@@ -248,7 +258,7 @@
 								{/if}
 							</div>
 						</div>
-						<StepCell {line} busy={log.busy} ontake={() => take([line.line])} />
+						<StepCell {line} busy={log.busy} ontake={() => take([line.key])} />
 					</div>
 				{/each}
 			</section>
