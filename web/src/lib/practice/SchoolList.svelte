@@ -30,7 +30,7 @@
 	>
 		<span>{school.question}</span>
 		<select
-			class="select select-xs w-full truncate pr-7 {own ? 'font-semibold' : ''}"
+			class="select select-xs w-full truncate appearance-none! pr-8! {own ? 'font-semibold' : ''}"
 			value={own ?? (under === null ? school.sides[0]?.teaching : '')}
 			onchange={(event) => take(school, event.currentTarget.value)}
 		>

@@ -81,7 +81,7 @@
 			<label class="border-rule block border-t py-1 text-[13px]">
 				A session that is too long is made shorter by
 				<select
-					class="select select-sm bg-base-100 mt-1 w-full truncate pr-7"
+					class="select select-sm bg-base-100 mt-1 w-full truncate appearance-none! pr-8!"
 					value={rules.shrinkOrder.join(' ')}
 					onchange={(e) =>
 						rule({ shrinkOrder: e.currentTarget.value.split(' ') as HouseRules['shrinkOrder'] })}
