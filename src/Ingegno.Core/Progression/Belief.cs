@@ -132,7 +132,7 @@ internal sealed class Belief
     }
 
     /// <summary>What is forecast of a set, given what was done before it that day.</summary>
-    internal SetHindsight Foresee(TrainedSet[] done, int set)
+    internal SetHindsight Foresee(SetRun done, int set)
     {
         var (expected, slope, _) = Linear(done, set);
         double spread = Math.Sqrt(Variance(slope) + (SetError.Own(expected, slope[Form] * DayForm) * OwnShare));
@@ -146,7 +146,7 @@ internal sealed class Belief
 
     private double Observed(SetLog set) => set.Repetitions + (set.ToLimit ? 0 : (set.Reserve ?? 0) + (set.Reserve is null ? 0 : _state[Unsaid]));
 
-    internal void Learn(TrainedSet[] done, int set)
+    internal void Learn(SetRun done, int set)
     {
         var log = done[set].Set;
         var (expected, slope, equivalent) = Linear(done, set);
@@ -242,7 +242,7 @@ internal sealed class Belief
     }
 
     /// <summary>The forecast and how it bends with each unknown, by small steps both ways.</summary>
-    private (double Expected, double[] Slope, Demand Equivalent) Linear(TrainedSet[] done, int set)
+    private (double Expected, double[] Slope, Demand Equivalent) Linear(SetRun done, int set)
     {
         const double step = 0.01;
         int place = _places[done[set].Set.Exercise];
@@ -258,19 +258,36 @@ internal sealed class Belief
     }
 
     private (double Expected, Demand Equivalent) ToFailure(
-        TrainedSet[] done, int set, int place, double endurance, double recovery, double maximum)
+        SetRun done, int set, int place, double endurance, double recovery, double maximum)
     {
         var anchor = Stronger(place - FirstMaximum, maximum) with { Endurance = Math.Exp(endurance), Recovery = Math.Exp(recovery) };
         var effort = new ExerciseEffort(_exercises[place - FirstMaximum], _client, anchor, done[set].As.Geometry);
         var budget = EffortBudget.Rested;
         for (int i = 0; i < set; i++)
         {
-            budget = budget
-                .AfterWork(Math.Min(budget.Left, done[i].Set.Repetitions * CostOf(effort, done[i])))
-                .AfterRest(RestBetween(done[i], done[i + 1]) * effort.Recovery);
+            budget = budget.AfterWork(Math.Min(budget.Left, done[i].Set.Repetitions * CostOf(effort, done[i])));
+            var rest = RestBetween(done[i], done[i + 1]);
+            var rested = Duration.Zero;
+            foreach (var partner in done.Between(i))
+            {
+                var until = partner.After > rest ? rest : partner.After;
+                budget = budget.AfterRest((until - rested) * effort.Recovery);
+                budget = budget.AfterWork(Math.Min(budget.Left, DrainOf(partner.Set) * partner.Overlap));
+                rested = until;
+            }
+
+            budget = budget.AfterRest((rest - rested) * effort.Recovery);
         }
 
         return (budget.Left / CostOf(effort, done[set]), effort.EquivalentOf(effort.DemandOf(done[set].Set.Load)));
+    }
+
+    /// <summary>What a set took of its own budget, as believed now.</summary>
+    private double DrainOf(TrainedSet set)
+    {
+        int place = _places[set.Set.Exercise];
+        var anchor = Stronger(place - FirstMaximum, _state[Form] + _state[place]) with { Endurance = Math.Exp(_state[Endurance]) };
+        return Math.Min(1, set.Set.Repetitions * CostOf(new ExerciseEffort(_exercises[place - FirstMaximum], _client, anchor, set.As.Geometry), set));
     }
 
     private static double CostOf(ExerciseEffort effort, TrainedSet set)

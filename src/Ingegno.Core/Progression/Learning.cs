@@ -101,10 +101,10 @@ public static class Learning
             belief.Pass(session.Key);
             foreach (var line in session.GroupBy(s => (s.Set.Line, s.Set.Exercise)))
             {
-                var done = line.ToArray();
+                var done = SetRun.Of([.. line], session, catalogue);
                 var was = belief.Of(line.Key.Exercise);
-                var foreseen = new SetHindsight[done.Length];
-                for (int i = 0; i < done.Length; i++)
+                var foreseen = new SetHindsight[done.Count];
+                for (int i = 0; i < done.Count; i++)
                 {
                     foreseen[i] = belief.Foresee(done, i);
                     hindsight[done[i].Set.Id] = foreseen[i];
@@ -113,7 +113,7 @@ public static class Learning
 
                 var now = belief.Of(line.Key.Exercise);
                 points.Add(new(session.Key, line.Key.Exercise, now.Factor, now.Spread, belief.OfFamily(line.Key.Exercise)));
-                if (MoveWords.Of(catalogue[line.Key.Exercise].Name, done, foreseen, was, now) is { } sentence)
+                if (MoveWords.Of(catalogue[line.Key.Exercise].Name, done.Sets, foreseen, was, now) is { } sentence)
                 {
                     moves.Add(new(session.Key, line.Key.Exercise, sentence));
                 }

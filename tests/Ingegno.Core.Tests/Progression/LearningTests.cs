@@ -201,4 +201,42 @@ public class LearningTests
             shorter.Learned.Recovery.ShouldBe(whole.Learned.Recovery);
             shorter.Learned.Anchors.ShouldBe(whole.Learned.Anchors);
         }, iter: 60);
+
+    /// <summary>
+    /// Between rows somebody curls, or squats. The same repetitions in spite of curls, which want the same muscles, say more strength; squats
+    /// want others and are only rest.
+    /// </summary>
+    [Theory]
+    [InlineData("one-arm-curl", true)]
+    [InlineData("goblet-squat", false)]
+    public void A_partner_that_shares_muscles_drains_and_one_that_does_not_is_rest(string partner, bool drains)
+    {
+        double between = Learned(At), apart = Learned(_ => null);
+        if (drains)
+        {
+            between.ShouldBeGreaterThan(apart + 0.001);
+        }
+        else
+        {
+            between.ShouldBe(apart, 1e-9);
+        }
+
+        double Learned(Func<int, DateTimeOffset?> partnersClock) => Learning.From(
+                People.Man, Catalogue.Shipped, Anchors,
+                from session in Enumerable.Range(0, 4)
+                from set in Enumerable.Range(0, 3)
+                from line in Enumerable.Range(1, 2)
+                let asked = line == 1 ? Line(24) : Line(12) with { Exercise = partner }
+                select new TrainedSet(
+                    // Every set of the partner is the first of its line: its own rests say nothing here.
+                    new SetLog(Guid.NewGuid(), line == 1 ? 1 : 10 + set, asked.Exercise, People.Today.AddDays(session * 3), line == 1 ? set + 1 : 1, asked.Load, 8, line == 1 ? 0 : null)
+                    {
+                        RestBefore = set == 0 || line != 1 ? null : Duration.FromSeconds(60),
+                        At = line == 1 ? At(set * 180) : partnersClock((set * 180) + 90),
+                    },
+                    asked))
+            .Points.Last(p => p.Exercise == Row.Id).Factor;
+
+        static DateTimeOffset? At(int seconds) => new DateTimeOffset(2026, 11, 23, 9, 0, 0, TimeSpan.Zero).AddSeconds(seconds);
+    }
 }
