@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
 using Ingegno.Core.Programmes;
 
 namespace Ingegno.Core.Blocks;
@@ -32,10 +33,10 @@ public sealed record BlockWeek(
 /// <summary>Lays a block out over weeks and days.</summary>
 public static class BlockCalendar
 {
-    /// <summary>Sets kept in the first week after a change and in an easier one; the loads stay (coach).</summary>
-    public const double LighterShare = 0.67, EasierShare = 0.6;
-
     private const int DaysAWeek = 7, RestBetween = 2;
+
+    /// <summary>The first day of the calendar week a day lies in (ISO 8601).</summary>
+    public static DateOnly MondayOf(DateOnly day) => day.AddDays(-(((int)day.DayOfWeek + 6) % DaysAWeek));
 
     /// <param name="sessions">How many the plan has.</param>
     /// <returns>All weeks; of an open-ended plan those up to its next review; and any made easier after.</returns>
@@ -53,7 +54,8 @@ public static class BlockCalendar
     }
 
     /// <summary>Sets done of those planned: never none.</summary>
-    public static int Sets(int planned, WeekKind kind) => Math.Max(1, (int)Math.Round(planned * Share(kind), MidpointRounding.AwayFromZero));
+    public static int Sets(int planned, WeekKind kind, HouseRules rules) =>
+        Math.Max(1, (int)Math.Round(planned * Share(kind, rules), MidpointRounding.AwayFromZero));
 
     /// <summary>What the phase of a day is for; growth where nothing is planned.</summary>
     public static Purpose PurposeOn(Block? block, DateOnly day) =>
@@ -68,10 +70,10 @@ public static class BlockCalendar
     /// <summary>From 0; the block has a first day, and the day is none before it.</summary>
     internal static int WeekOf(Block block, DateOnly day) => (day.DayNumber - block.Starts!.Value.DayNumber) / DaysAWeek;
 
-    private static double Share(WeekKind kind) => kind switch
+    private static double Share(WeekKind kind, HouseRules rules) => kind switch
     {
-        WeekKind.Lighter => LighterShare,
-        WeekKind.Easier => EasierShare,
+        WeekKind.Lighter => rules.FirstWeekSets,
+        WeekKind.Easier => rules.EasierWeekSets,
         _ => 1,
     };
 

@@ -51,7 +51,7 @@ public static class BlockTargets
                 if (week.Kind != WeekKind.Full)
                 {
                     // The easier week repeats what was reached, with fewer sets.
-                    yield return new(Fewer(at.Line, week.Kind), null, null);
+                    yield return new(Fewer(at.Line, week.Kind, rules), null, null);
                     continue;
                 }
 
@@ -81,8 +81,8 @@ public static class BlockTargets
     }
 
     /// <summary>The bouts of a rest-pause are one set and stay.</summary>
-    private static Prescription Fewer(Prescription line, WeekKind kind) =>
+    private static Prescription Fewer(Prescription line, WeekKind kind, HouseRules rules) =>
         line.Form == SetForm.RestPause
             ? line
-            : line with { Counts = line.Counts[..BlockCalendar.Sets(line.Counts.Length, kind)], OptionalSets = 0 };
+            : line with { Counts = line.Counts[..BlockCalendar.Sets(line.Counts.Length, kind, rules)], OptionalSets = 0 };
 }

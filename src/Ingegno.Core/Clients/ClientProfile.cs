@@ -86,6 +86,9 @@ public sealed record ClientProfile
 
     public Length Stature { get; init; } = Length.FromMetres(1.70);
 
+    /// <summary>Keeping what there is takes more of the former sets then.</summary>
+    public bool OverSixty { get; init; }
+
     /// <summary>Day of a competition, if one is ahead.</summary>
     public DateOnly? CompetitionOn { get; init; }
 

@@ -49,6 +49,15 @@ public sealed record HouseRules
     /// <summary>A test set that would stay under this is finished on an easier variation.</summary>
     public int TestSetFloor { get; init; } = 10;
 
+    /// <summary>Part of the sets done in the first week after a change; the loads stay.</summary>
+    public double FirstWeekSets { get; init; } = 0.67;
+
+    /// <summary>The same of an easier week: 40 to 60 percent are usual.</summary>
+    public double EasierWeekSets { get; init; } = 0.6;
+
+    /// <summary>By milestones: sessions running at the standard, clean and free of pain, before moving up.</summary>
+    public int MilestoneSessions { get; init; } = 2;
+
     /// <summary>Days a fixture's pass lasts.</summary>
     public int PassDays { get; init; } = 90;
 

@@ -22,6 +22,9 @@ public static class PracticeProblems
         Between(rules.SlowestLowering, 2, 10, "rules.slowestLowering", "The slowest lowering in seconds");
         Between(rules.LongestPause, 0, 10, "rules.longestPause", "The longest pause in seconds");
         Between(rules.SlowestLifting, 1, 10, "rules.slowestLifting", "The slowest lifting in seconds");
+        Between(rules.FirstWeekSets, 0.3, 1, "rules.firstWeekSets", "The part of the sets in a first week");
+        Between(rules.EasierWeekSets, 0.3, 1, "rules.easierWeekSets", "The part of the sets in an easier week");
+        Between(rules.MilestoneSessions, 1, 10, "rules.milestoneSessions", "Sessions at the standard before moving up");
         Between(rules.PassDays, 7, 730, "rules.passDays", "The days a pass lasts");
         Between(rules.TechniquesOnLegs, 0, 4, "rules.techniquesOnLegs", "Techniques at once on legs");
         Between(rules.TechniquesOnUpperBody, 0, 4, "rules.techniquesOnUpperBody", "Techniques at once on the upper body");
@@ -40,6 +43,7 @@ public static class PracticeProblems
         Between(marks.LeastToGrow, 1, 30, "marks.leastToGrow", "Weekly sets from which a muscle grows");
         Between(marks.MostInWeek, marks.LeastToGrow, 60, "marks.mostInWeek", "The most weekly sets for a muscle");
         Between(marks.ShareToKeep, 0, 1, "marks.shareToKeep", "The share of the former sets that keeps a muscle");
+        Between(marks.ShareToKeepOverSixty, marks.ShareToKeep, 1, "marks.shareToKeepOverSixty", "The share that keeps a muscle over sixty");
         Between(marks.RepetitionsInSet, 5, 100, "marks.repetitionsInSet", "Repetitions in a set");
         Between(marks.LightDemand, 0, 1, "marks.lightDemand", "The share of the maximum under which work is light");
         Between(marks.ConditioningShare, 0, 1, "marks.conditioningShare", "The share of light work that makes a session conditioning");

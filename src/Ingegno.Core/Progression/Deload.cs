@@ -45,5 +45,5 @@ public static class Deload
 
     private static DateOnly FirstDayOf(Block? block, DateOnly day) => block?.Starts is { } starts
         ? starts.AddDays(BlockCalendar.WeekOf(block, day) * DaysAWeek)
-        : day.AddDays(-(((int)day.DayOfWeek + 6) % DaysAWeek));
+        : BlockCalendar.MondayOf(day);
 }

@@ -41,7 +41,7 @@ public sealed record LineCase(
     public WeekKind Week { get; init; }
 
     /// <summary>Sets the last session was to have.</summary>
-    internal int SetsAsked => BlockCalendar.Sets(Line.Counts.Length - Line.OptionalSets, Week);
+    internal int SetsAsked => BlockCalendar.Sets(Line.Counts.Length - Line.OptionalSets, Week, Rules);
 
     /// <summary>Decides what is raised first.</summary>
     public Purpose Purpose { get; init; } = Purpose.Growth;

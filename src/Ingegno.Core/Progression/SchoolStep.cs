@@ -10,9 +10,6 @@ internal static class SchoolStep
     /// <summary>A step of density, and the shortest rest it leads to (common practice; coach).</summary>
     private const int LessRest = 10, ShortestRest = 30;
 
-    /// <summary>Sessions running at the standard before moving up (coach).</summary>
-    private const int Sessions = 2;
-
     /// <summary>Null where load comes first.</summary>
     internal static Step? For(LineCase about, SetLog[][] sessions)
     {
@@ -43,21 +40,21 @@ internal static class SchoolStep
     {
         var (line, rules, harder) = (about.Line, about.Rules, about.Harder);
         int standard = Math.Max(line.TopOfRange, line.Counts.Max());
-        int clean = sessions.Take(Sessions).Count(s => s.Take(line.Counts.Length).All(set => Sides.Done(set) >= standard && set.Pain == 0));
+        int clean = sessions.Take(rules.MilestoneSessions).Count(s => s.Take(line.Counts.Length).All(set => Sides.Done(set) >= standard && set.Pain == 0));
         string rule = $"{School.Named(Teaching.Milestones)}.";
-        if (clean >= Sessions)
+        if (clean >= rules.MilestoneSessions)
         {
             return about.Variations is [var up, ..]
-                ? new(StepKind.Variation, $"Move up to {PlainWords.InSentence(up.Name)}: every set at {standard}, clean, {Sessions} sessions running.", [rule], up)
+                ? new(StepKind.Variation, $"Move up to {PlainWords.InSentence(up.Name)}: every set at {standard}, clean, {rules.MilestoneSessions} {(rules.MilestoneSessions == 1 ? "session" : "sessions running")}.", [rule], up)
                 : harder is null
                 ? new(StepKind.Hold, $"The top of its ladder, {standard} in every set: keep it, or change the line.", [rule], line)
-                : new(StepKind.Variation, $"Move up to {PlainWords.InSentence(harder.Name)}: every set at {standard}, clean, {Sessions} sessions running.", [rule], line);
+                : new(StepKind.Variation, $"Move up to {PlainWords.InSentence(harder.Name)}: every set at {standard}, clean, {rules.MilestoneSessions} {(rules.MilestoneSessions == 1 ? "session" : "sessions running")}.", [rule], line);
         }
 
         var next = line with { Counts = [.. line.Counts.Select(c => Math.Min(standard, Math.Min(rules.RepetitionCap, c + 1)))] };
         return new(
             line.Counts.Min() < standard ? StepKind.Repetitions : StepKind.Hold,
-            line.Counts.Min() < standard ? $"Towards the milestone of {standard} a set: {next.CountInWords}." : $"The milestone of {standard} a set again: {clean} of {Sessions} clean sessions.",
+            line.Counts.Min() < standard ? $"Towards the milestone of {standard} a set: {next.CountInWords}." : $"The milestone of {standard} a set again: {clean} of {rules.MilestoneSessions} clean sessions.",
             [rule],
             next);
     }

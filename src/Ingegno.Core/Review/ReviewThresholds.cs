@@ -22,6 +22,9 @@ public sealed record ReviewThresholds
     /// </summary>
     public double ShareToKeep { get; init; } = 1.0 / 3;
 
+    /// <inheritdoc cref="ShareToKeep"/>
+    public double ShareToKeepOverSixty { get; init; } = 0.5;
+
     /// <summary>More repetitions than this expected in a set want a harder variation.</summary>
     public int RepetitionsInSet { get; init; } = 30;
 
@@ -60,6 +63,9 @@ public sealed record ReviewThresholds
 
     /// <inheritdoc cref="LandingsUntrained"/>
     public int LandingsAdvanced { get; init; } = 120;
+
+    /// <summary>Of the former sets, what keeps this client's muscle.</summary>
+    public double ToKeep(ClientProfile client) => client.OverSixty ? ShareToKeepOverSixty : ShareToKeep;
 
     /// <summary>Landings a session of this client may hold.</summary>
     public int Landings(ClientProfile client) => client.Level switch

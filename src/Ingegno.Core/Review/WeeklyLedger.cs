@@ -48,7 +48,7 @@ public sealed record WeeklyLedger(
             .Select(c => c.Key).ToHashSet();
         return new(
             [.. Enum.GetValues<MuscleGroup>()
-                .Select(g => Row(g, gymSets.GetValueOrDefault(g), homeSets.GetValueOrDefault(g), chosenFor.Contains(g), client.Goal, marks)
+                .Select(g => Row(g, gymSets.GetValueOrDefault(g), homeSets.GetValueOrDefault(g), chosenFor.Contains(g), client, marks)
                     with { DaysApart = DaysApart(week, g, client) })
                 .Where(r => r.Gym > 0 || r.Home > 0)],
             [.. Enum.GetValues<Pattern>().Select(p => Row(p, gym, home)).Where(r => r.Gym > 0 || r.Home > 0)],
@@ -74,10 +74,10 @@ public sealed record WeeklyLedger(
         return trained.Length == 0 ? null : trained.Select((day, i) => i + 1 < trained.Length ? trained[i + 1] - day : trained[0] + 7 - day).Max();
     }
 
-    private static MuscleRow Row(MuscleGroup group, double gym, double home, bool chosenFor, Goal goal, ReviewThresholds marks) =>
+    private static MuscleRow Row(MuscleGroup group, double gym, double home, bool chosenFor, ClientProfile client, ReviewThresholds marks) =>
         !Counted.Contains(group) || !chosenFor || gym <= 0 ? new(group, gym, home, null, null)
-        : goal == Goal.BuildMuscle ? new(group, gym, home, marks.LeastToGrow, marks.MostInWeek)
-        : new(group, gym, home, gym * marks.ShareToKeep, marks.MostInWeek);
+        : client.Goal == Goal.BuildMuscle ? new(group, gym, home, marks.LeastToGrow, marks.MostInWeek)
+        : new(group, gym, home, gym * marks.ToKeep(client), marks.MostInWeek);
 
     private static PatternRow Row(Pattern pattern, TrainedLine[] gym, TrainedLine[] home)
     {

@@ -107,7 +107,7 @@ internal sealed class DeskRows(
 
     private static ImmutableArray<WeekDot> Week(DeskCase about, DateOnly today)
     {
-        var monday = today.AddDays(-(((int)today.DayOfWeek + 6) % 7));
+        var monday = BlockCalendar.MondayOf(today);
         var done = about.Training.Sets.Select(s => s.On).ToHashSet();
         var plan = about.Plan.Value;
         var due = plan.Sessions.IsEmpty ? []

@@ -96,7 +96,7 @@ internal static class Proposals
         {
             yield return new(
                 $"easier {week.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)};{string.Join(';', down.Select(Subjects.Of))}", ProposalKind.Deload,
-                $"{down.Length} of {trained.Length} lines go down together: an easier week from {week:d MMM}, about {BlockCalendar.EasierShare * 100:0} % of the sets at the same loads.",
+                $"{down.Length} of {trained.Length} lines go down together: an easier week from {week:d MMM}, about {about.Rules.EasierWeekSets * 100:0} % of the sets at the same loads.",
                 [.. down.Select(l => $"{l.Prescription.Name}: {l.Step!.Sentence}"), "When most lines go down at once it is the body that is tired, not the exercise that is wrong."],
                 "block?see=weeks", "Make it easier");
         }

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Programmes;
@@ -18,7 +19,7 @@ namespace Ingegno.Server.Links;
 internal static class Freezing
 {
     /// <param name="places">The client's places, for names and fixtures.</param>
-    internal static LinkProgramme Of(ClientProfile client, Plan plan, IReadOnlyList<StoredPlace> places, DateOnly today, int passDays)
+    internal static LinkProgramme Of(ClientProfile client, Plan plan, IReadOnlyList<StoredPlace> places, DateOnly today, HouseRules rules)
     {
         PlannedPlace[] planned = [new(plan.Place ?? places[0].Id, plan.PlaceName, plan.Sessions), .. plan.Elsewhere];
         return new(
@@ -28,7 +29,7 @@ internal static class Freezing
                 let place = places.FirstOrDefault(p => p.Id == made.Place)
                 where place is not null
                 select new LinkPlace(
-                    made.Place, place.Home.Name, [.. made.Sessions.Select(s => Session(s, place.Home))], [.. ToCheck(place.Home, today, passDays)])],
+                    made.Place, place.Home.Name, [.. made.Sessions.Select(s => Session(s, place.Home, rules))], [.. ToCheck(place.Home, today, rules.PassDays)])],
             plan.Block is { Starts: not null } block ? [.. Weeks(BlockCalendar.Of(block, client, plan.Sessions.Length))] : [],
             [.. plan.Sessions.SelectMany(s => s.Lines).SelectMany(l => l.Prescription?.Cautions ?? []).Distinct()]);
     }
@@ -37,12 +38,12 @@ internal static class Freezing
     private static IEnumerable<LinkWeek> Weeks(ImmutableArray<BlockWeek> weeks) =>
         weeks.Select(w => new LinkWeek(w.Starts!.Value, w.Kind)).Append(new(weeks[^1].Starts!.Value.AddDays(7), WeekKind.Full));
 
-    private static LinkSession Session(PlannedSession session, Home home)
+    private static LinkSession Session(PlannedSession session, Home home, HouseRules rules)
     {
         PlannedLine[] lines = [.. session.Lines.Where(l => l.Prescription is not null)];
         return new(
             session.Title, session.Length, session.LayOut, session.WarmUp, session.CoolDown,
-            [.. lines.Select(l => Line(l.Line, l.Tag, l.Prescription!, l.Instead, l.Behind, home))],
+            [.. lines.Select(l => Line(l.Line, l.Tag, l.Prescription!, l.Instead, l.Behind, home, rules))],
             [.. lines.GroupBy(l => l.Group ?? $"+{l.Line}").SelectMany(Rounds)]);
     }
 
@@ -62,7 +63,8 @@ internal static class Freezing
     }
 
     private static LinkLine Line(
-        int number, string tag, Prescription asked, ImmutableArray<Prescription> instead, ImmutableArray<GivenDrill> behind, Home home)
+        int number, string tag, Prescription asked, ImmutableArray<Prescription> instead, ImmutableArray<GivenDrill> behind, Home home,
+        HouseRules rules)
     {
         var line = SendingCheck.Spelled(asked);
         var exercise = Catalogue.Shipped.Find(line.Exercise);
@@ -70,8 +72,8 @@ internal static class Freezing
             number, tag, line,
             exercise is null ? [] : Pace.Of(line, exercise),
             exercise is null ? [] : [.. exercise.Joints.Select(j => j.Joint)],
-            BlockCalendar.Sets(line.Counts.Length, WeekKind.Lighter), BlockCalendar.Sets(line.Counts.Length, WeekKind.Easier),
-            [.. instead.Where(p => !SendingCheck.Blanks(SendingCheck.Spelled(p)).Any()).Select(p => Line(number, tag, p, [], [], home))],
+            BlockCalendar.Sets(line.Counts.Length, WeekKind.Lighter, rules), BlockCalendar.Sets(line.Counts.Length, WeekKind.Easier, rules),
+            [.. instead.Where(p => !SendingCheck.Blanks(SendingCheck.Spelled(p)).Any()).Select(p => Line(number, tag, p, [], [], home, rules))],
             [.. line.Supports.Select(s => home.Fixtures.FirstOrDefault(f => f.Id == s.Fixture)?.Name).OfType<string>().Distinct()],
             behind);
     }
@@ -82,7 +84,7 @@ internal static class Freezing
         .Select(f => new LinkFixture(f.Id, f.Name, FixtureSteps.For(f.Kind)));
 
     /// <summary>Why this may not be sent; empty when it may.</summary>
-    internal static IEnumerable<string> Against(ClientProfile client, Plan plan, IReadOnlyList<StoredPlace> places, Core.Dosing.HouseRules rules, DateOnly today)
+    internal static IEnumerable<string> Against(ClientProfile client, Plan plan, IReadOnlyList<StoredPlace> places, HouseRules rules, DateOnly today)
     {
         if (SendingLeave.For(client) is { Allowed: false, Why: { } why })
         {

@@ -49,7 +49,7 @@ internal sealed class Sender(Places places, Storage.Practices practices, Plans p
 
         var now = clock.GetUtcNow();
         var today = Today.ByThe(clock);
-        var programme = Freezing.Of(about.Profile, plan.Value, await places.AllAsync(coach, about.Client.Id), today, about.Rules.PassDays);
+        var programme = Freezing.Of(about.Profile, plan.Value, await places.AllAsync(coach, about.Client.Id), today, about.Rules);
         string sentence = Freezing.Sentence(plan.Value);
         string id = Guid.CreateVersion7().ToString();
         var ends = plan.Value.Block is { Starts: { } starts } block

@@ -8,6 +8,7 @@ using Ingegno.Core.Programmes;
 using Ingegno.Core.Progression;
 using Ingegno.Core.Quantities;
 using Ingegno.Core.Safety;
+using Ingegno.Core.Schools;
 
 namespace Ingegno.Core.Tests.Progression;
 
@@ -154,6 +155,27 @@ public class StepRulesTests
         NextStep.For(Case(Line, null, Easy(0)))!.Next!.Counts.ShouldBe([11, 11, 11]);
         SetLog[] oneTight = [.. Easy(0).Select((s, i) => i == 1 ? s with { Reserve = 2 } : s)];
         NextStep.For(Case(Line, null, oneTight, Easy(3)))!.Next!.Counts.ShouldBe([11, 11, 11], "the tightest set decides");
+    }
+
+    /// <summary>Milestones: as many clean sessions running at the standard as the coach set, and not one fewer.</summary>
+    [Theory]
+    [InlineData(1)]
+    [InlineData(2)]
+    [InlineData(4)]
+    public void A_milestone_takes_as_many_clean_sessions_as_the_coach_sets(int asked)
+    {
+        NextAfter(asked).Sentence.ShouldContain("top of its ladder");
+        if (asked > 1)
+        {
+            NextAfter(asked - 1).Sentence.ShouldEndWith($"{asked - 1} of {asked} clean sessions.");
+        }
+
+        NextAfter(asked + 1, painBefore: asked).Sentence.ShouldContain("top of its ladder");
+
+        Step NextAfter(int sessions, int? painBefore = null) => NextStep.For(
+            Case(Line with { Counts = [12, 12, 12] }, null, [.. Enumerable.Range(0, sessions).Select(i => Session(i * 3, 12, 12, 12).Select(s => s with { Pain = i == painBefore ? 2 : 0 }).ToArray())])
+                with
+            { Rules = HouseRules.Default with { Teachings = [Teaching.Milestones], MilestoneSessions = asked } })!;
     }
 
     [Fact]

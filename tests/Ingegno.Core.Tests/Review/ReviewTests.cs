@@ -57,6 +57,14 @@ public class ReviewTests
         Findings(People.Man with { Goal = Goal.KeepMuscle }, Session([Line("leg-extension", gym)], [Line("leg-extension", home)]))
             .Any(f => f.Kind == FindingKind.TooFewSets).ShouldBe(found);
 
+    /// <summary>Over sixty a half (common practice).</summary>
+    [Theory]
+    [InlineData(10, 5, false)]
+    [InlineData(10, 4, true)]
+    public void Weekly_sets_to_keep_over_sixty(int gym, int home, bool found) =>
+        Findings(People.Man with { Goal = Goal.KeepMuscle, OverSixty = true }, Session([Line("leg-extension", gym)], [Line("leg-extension", home)]))
+            .Any(f => f.Kind == FindingKind.TooFewSets).ShouldBe(found);
+
     [Theory]
     [InlineData(10, false)]
     [InlineData(11, true)]

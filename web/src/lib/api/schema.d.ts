@@ -1364,6 +1364,8 @@ export interface components {
             sex: components["schemas"]["Sex"];
             bodyMass: components["schemas"]["Mass"];
             stature: components["schemas"]["Length"];
+            /** @description Keeping what there is takes more of the former sets then. */
+            overSixty: boolean;
             /**
              * Format: date
              * @description Day of a competition, if one is ahead.
@@ -2227,6 +2229,21 @@ export interface components {
              * @description A test set that would stay under this is finished on an easier variation.
              */
             testSetFloor: number;
+            /**
+             * Format: double
+             * @description Part of the sets done in the first week after a change; the loads stay.
+             */
+            firstWeekSets: number;
+            /**
+             * Format: double
+             * @description The same of an easier week: 40 to 60 percent are usual.
+             */
+            easierWeekSets: number;
+            /**
+             * Format: int32
+             * @description By milestones: sessions running at the standard, clean and free of pain, before moving up.
+             */
+            milestoneSessions: number;
             /**
              * Format: int32
              * @description Days a fixture's pass lasts.
@@ -3846,6 +3863,8 @@ export interface components {
              * @description Of the former sets, what keeps a muscle with intensity kept (Bickel et al. 2011, Med Sci Sports Exerc 43:1177-1187; from memory).
              */
             shareToKeep: number;
+            /** Format: double */
+            shareToKeepOverSixty: number;
             /**
              * Format: int32
              * @description More repetitions than this expected in a set want a harder variation.

@@ -116,7 +116,7 @@
 			class="checkbox checkbox-sm"
 			checked={block.firstWeekLighter}
 			onchange={(e) => onchange({ ...block, firstWeekLighter: e.currentTarget.checked })}
-		/> first week lighter: two thirds of the sets
+		/> first week lighter: fewer sets
 	</label>
 	<label class="flex items-center justify-between gap-2">
 		Days

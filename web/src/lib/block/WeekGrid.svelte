@@ -114,7 +114,7 @@
 								aria-label="Week {week.number}: {KIND[week.kind]}"
 								title={week.kind === 'easier'
 									? 'Train it in full again'
-									: 'Make it easier: about 60 % of the sets, the same loads'}
+									: 'Make it easier: fewer sets, the same loads'}
 								onclick={() => onchange(easierWeek(block, week))}>{KIND[week.kind]}</button
 							>
 						{:else}

@@ -37,6 +37,23 @@ export const RULES: NumberRow<HouseRules>[] = [
 		why: 'slower, paused: each is one'
 	},
 	{ key: 'techniquesOnUpperBody', words: 'Techniques at once on the upper body', why: 'one is usual' },
+	{
+		key: 'firstWeekSets',
+		words: 'Sets in a first week',
+		why: 'of those planned, after a change',
+		decimals: 2
+	},
+	{
+		key: 'easierWeekSets',
+		words: 'Sets in an easier week',
+		why: 'same loads; 0.4 to 0.6 is usual',
+		decimals: 2
+	},
+	{
+		key: 'milestoneSessions',
+		words: 'Sessions at a milestone',
+		why: 'running, clean and free of pain, before moving up'
+	},
 	{ key: 'passDays', words: 'Days a passed fixture stays passed', why: 'moving home ends it too' }
 ];
 
@@ -58,6 +75,12 @@ export const MARKS: NumberRow<ReviewThresholds>[] = [
 		key: 'shareToKeep',
 		words: 'Share of the former sets that keeps it',
 		why: 'a third (Bickel et al. 2011; from memory)',
+		decimals: 2
+	},
+	{
+		key: 'shareToKeepOverSixty',
+		words: 'The same over sixty',
+		why: 'half',
 		decimals: 2
 	},
 	{

@@ -123,6 +123,17 @@
 				{@render choice('Segment table', profile.sex, { female: 'female', male: 'male' }, (sex) =>
 					set({ sex: sex as ClientProfile['sex'] })
 				)}
+				<label
+					class="flex h-8 items-center gap-2 self-end text-[13px]"
+					title="Keeping takes half of the former sets then"
+				>
+					<input
+						type="checkbox"
+						class="checkbox checkbox-sm"
+						checked={profile.overSixty}
+						onchange={(event) => set({ overSixty: event.currentTarget.checked })}
+					/>over sixty
+				</label>
 				{@render choice('Sees masses in', profile.unit, { kilogram: 'kilograms', pound: 'pounds' }, (unit) =>
 					set({ unit: unit as ClientProfile['unit'] })
 				)}
