@@ -9,6 +9,10 @@ namespace Ingegno.Core.Dosing;
 /// <summary>A home prescription for one line, with the forecast it stands on.</summary>
 public sealed record Dose
 {
+    private readonly Lazy<Bridge> _bridge;
+
+    internal Dose(Func<Bridge> bridge) => _bridge = new(bridge);
+
     public required Rung Rung { get; init; }
 
     /// <summary>Planned per set, per side where one limb works; of a rest-pause the bouts.</summary>
@@ -27,7 +31,11 @@ public sealed record Dose
 
     public required Demand Equivalent { get; init; }
 
-    public required Bridge Bridge { get; init; }
+    /// <summary>Effective repetitions of all sets.</summary>
+    public required double Effective { get; init; }
+
+    /// <summary>Told when it is asked for: of the many doses a search weighs, few are shown.</summary>
+    public Bridge Bridge => _bridge.Value;
 
     /// <summary>Whole movements the client is able to do of those asked, at the home load; 1 when all.</summary>
     public required Share Feasible { get; init; }
@@ -36,8 +44,6 @@ public sealed record Dose
     public required double Score { get; init; }
 
     public Tempo Tempo => Style.Tempo;
-
-    public double Effective => Bridge.Given;
 
     /// <summary>Repetitions left on the last set.</summary>
     public double Reserve => Forecast[^1].Reserve;

@@ -12,7 +12,7 @@ internal static class DoseDescription
     {
         var plan = best.Plan;
         int cap = Math.Max(plan.Repetitions[^1], rules.RepetitionCap);
-        return new Dose
+        return new Dose(() => BridgeTo(best, line, space, intent, wish))
         {
             Rung = line.Rung,
             Repetitions = plan.Repetitions,
@@ -24,7 +24,7 @@ internal static class DoseDescription
             Rest = plan.Rest,
             Forecast = plan.Forecast(effort),
             Equivalent = line.Equivalent,
-            Bridge = BridgeTo(best, line, space, intent, wish),
+            Effective = best.Effective,
             Score = best.Score,
             Feasible = Share.Of(Math.Min(1.0, plan.Repetitions.Sum() * effort.PathOf(plan.Style) / AskedHere(line, intent, effort, rules))),
         };

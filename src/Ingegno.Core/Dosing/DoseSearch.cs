@@ -13,9 +13,9 @@ namespace Ingegno.Core.Dosing;
 public static class DoseSearch
 {
     /// <summary>The best dose, or null when not one repetition is possible or the ladder is empty.</summary>
-    /// <param name="immovable">There is something that will not give to push or pull against.</param>
+    /// <param name="styles">Of this exercise, client and rules, where they are at hand; null works them out.</param>
     public static Dose? Find(
-        Intent intent, ExerciseEffort effort, LoadLadder ladder, HouseRules rules, ClientProfile client, DoseWish wish, bool immovable = true)
+        Intent intent, ExerciseEffort effort, LoadLadder ladder, HouseRules rules, ClientProfile client, DoseWish wish, StyleSpace? styles = null)
     {
         if (RungFor(intent, effort, ladder, rules, wish) is not { } rung || !IsGiven(intent, effort, rung, wish))
         {
@@ -23,9 +23,9 @@ public static class DoseSearch
         }
 
         var line = On(rung, intent, effort, rules, client);
-        var limits = TechniqueLimits.Of(effort.Exercise, client, rules, immovable);
-        wish = limits.Within(wish);
-        var space = new DoseSpace(intent, effort.Exercise, line.Equivalent, rules, limits, wish);
+        styles ??= new StyleSpace(effort.Exercise, rules, TechniqueLimits.Of(effort.Exercise, client, rules));
+        wish = styles.Limits.Within(wish);
+        var space = new DoseSpace(intent, effort.Exercise, line.Equivalent, rules, styles, wish);
         return Best(line, space, intent, wish) is { } best
             ? DoseDescription.Of(best, line, space, intent, effort, rules, wish)
             : null;

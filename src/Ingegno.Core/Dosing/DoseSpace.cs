@@ -24,26 +24,22 @@ public sealed class DoseSpace
     /// <summary>Demand this much lower is not called short.</summary>
     private const double NearEnough = 0.03;
 
-    /// <summary>Pulses for legs, and for arms and trunk: 3 to 5 and 2 to 3 (common practice).</summary>
-    private static readonly ImmutableArray<int> LegPulses = [3, 4, 5], UpperPulses = [2, 3];
-
     /// <summary>Where only the lowering is done it is slow: 3 to 5 s (common practice).</summary>
     private const int UsualLowering = 4;
 
     /// <summary>Heavier than this no rest-pause is done.</summary>
     private static readonly Demand MostForRestPause = Demand.Of(0.80);
 
-    private readonly Func<ImmutableArray<RepetitionStyle>> _make;
-    private ImmutableArray<RepetitionStyle>? _others;
+    private readonly StyleSpace? _othersOf;
 
     /// <param name="equivalent">Equivalent demand on the rung.</param>
-    public DoseSpace(Intent intent, Exercise exercise, Demand equivalent, HouseRules rules, TechniqueLimits limits, DoseWish wish)
+    public DoseSpace(Intent intent, Exercise exercise, Demand equivalent, HouseRules rules, StyleSpace styles, DoseWish wish)
     {
         bool fixedCount = wish.Repetitions is not null, plainOnly = intent.Cap is not null || fixedCount;
         Written = AsWritten(intent, exercise, rules);
         Start = new(wish.Tempo ?? Written.Tempo, wish.Partial ?? PartialPart.None, wish.Pulses ?? 0);
         MostTechniques = rules.MostTechniques(exercise);
-        _make = () => wish.FixesStyle || plainOnly ? [] : [.. StylesFrom(Start, exercise, rules, limits)];
+        _othersOf = wish.FixesStyle || plainOnly ? null : styles;
 
         var rest = wish.Rest ?? (rules.Teaches(Teaching.RestShort) && equivalent.Value < intent.Equivalent.Value - NearEnough
             ? Shortened(intent.Rest, TaughtRest)
@@ -51,7 +47,7 @@ public sealed class DoseSpace
         Rests = wish.Rest is not null || plainOnly
             ? [rest]
             : [.. RestCuts.Select(cut => Shortened(intent.Rest, cut)).Where(r => r < rest).Prepend(rest).Distinct()];
-        Forms = wish.Form is { } form ? [form] : plainOnly ? [SetForm.Straight] : FormsOf(equivalent, limits);
+        Forms = wish.Form is { } form ? [form] : plainOnly ? [SetForm.Straight] : FormsOf(equivalent, styles.Limits);
         int sets = intent.Repetitions.Length;
         Sets = wish.Sets is { } count ? [count] : plainOnly ? [sets] : [.. Enumerable.Range(sets, rules.MostAddedSets + 1)];
     }
@@ -65,7 +61,7 @@ public sealed class DoseSpace
     public ImmutableArray<RepetitionStyle> Styles => [Start, .. StylesBeyondStart()];
 
     /// <summary>Most lines never need them, so they are made when first asked for.</summary>
-    internal ImmutableArray<RepetitionStyle> StylesBeyondStart() => _others ??= _make();
+    internal ImmutableArray<RepetitionStyle> StylesBeyondStart() => _othersOf?.Beyond(Start) ?? [];
 
     /// <summary>Longest first.</summary>
     public ImmutableArray<Duration> Rests { get; }
@@ -105,53 +101,4 @@ public sealed class DoseSpace
 
         return limits.Allows(Technique.RestPause) && equivalent <= MostForRestPause ? forms.Add(SetForm.RestPause) : forms;
     }
-
-    /// <summary>
-    /// Slower, paused and partial versions of a style. Pauses, pulses and partial movements are added only where the exercise
-    /// is loaded.
-    /// </summary>
-    private IEnumerable<RepetitionStyle> StylesFrom(RepetitionStyle start, Exercise exercise, HouseRules rules, TechniqueLimits limits)
-    {
-        bool pause = limits.Allows(Technique.Pause);
-        bool low = pause && exercise.LoadedAfterLowering;
-        bool high = pause && !exercise.LoadedAfterLowering && exercise.LoadedAfterLifting && rules.Teaches(Teaching.PauseAtHardest);
-        var tempo = start.Tempo;
-        var found = new List<(RepetitionStyle Style, double Price)>();
-        foreach (int lowering in Span(tempo.Lowering, rules.SlowestLowering, limits.Allows(Technique.SlowLowering)))
-        {
-            foreach (int afterLowering in Span(tempo.AfterLowering, rules.LongestPause, low))
-            {
-                foreach (int lifting in Span(tempo.Lifting, rules.SlowestLifting, !tempo.FastLifting && limits.Allows(Technique.SlowBothWays)))
-                {
-                    foreach (int afterLifting in Span(tempo.AfterLifting, rules.LongestPause, high))
-                    {
-                        var slower = tempo with { Lowering = lowering, AfterLowering = afterLowering, Lifting = lifting, AfterLifting = afterLifting };
-                        found.AddRange(Extras(exercise, limits)
-                            .Select(extra => new RepetitionStyle(slower, extra.Partial, extra.Pulses))
-                            .Where(s => s != start && rules.Allows(s) && MeasurePrice.Techniques(start, s) <= MostTechniques)
-                            .Select(s => (s, MeasurePrice.OfStyle(start, s))));
-                    }
-                }
-            }
-        }
-
-        return found.OrderBy(f => f.Price).Select(f => f.Style);
-    }
-
-    private static ImmutableArray<(PartialPart Partial, int Pulses)> Extras(Exercise exercise, TechniqueLimits limits)
-    {
-        bool loaded = exercise.LoadedAfterLowering || exercise.LoadedAfterLifting;
-        var extras = ImmutableArray.Create((PartialPart.None, 0));
-        if (loaded && limits.Allows(Technique.OneAndAHalf))
-        {
-            extras = extras.Add((PartialPart.AndAQuarter, 0)).Add((PartialPart.AndAHalf, 0));
-        }
-
-        return loaded && limits.Allows(Technique.Pulses)
-            ? extras.AddRange((HouseRules.IsForLegs(exercise) ? LegPulses : UpperPulses).Select(p => (PartialPart.None, p)))
-            : extras;
-    }
-
-    private static IEnumerable<int> Span(int from, int to, bool allowed) =>
-        Enumerable.Range(from, allowed ? Math.Max(1, to - from + 1) : 1);
 }

@@ -48,13 +48,14 @@ public sealed class SessionRebuild
         (_client, _catalogue, _rules, _choices) = (client, catalogue, rules, new Choices(programme));
         _anchors = WrittenAnchors.Of(client, catalogue, rules, programme);
         (_home, _today, _practice) = (home, today, practice ?? new Practice());
-        _search = new SubstituteSearch(client, new PreparedHome(home, today), catalogue, _anchors, rules);
+        var styles = new StyleSpaces(client, rules);
+        _search = new SubstituteSearch(client, new PreparedHome(home, today), catalogue, _anchors, rules, styles);
         _withPurchases = new(() => [.. Purchases.All.Select(thing => (thing, Searched(home, thing)))]);
         // Beside what is here it would do no less: its own ladder is soon built, all the ladders of the home are not.
         _purchasesAlone = [.. Purchases.All.Select(thing => (thing, new Lazy<SubstituteSearch>(() => Searched(home with { Kit = [] }, thing))))];
 
         SubstituteSearch Searched(Home place, Purchase thing) =>
-            new(client, new PreparedHome(Purchases.With(place, thing, today), today), catalogue, _anchors, rules);
+            new(client, new PreparedHome(Purchases.With(place, thing, today), today), catalogue, _anchors, rules, styles);
     }
 
     /// <summary>The maxima it works with.</summary>
@@ -314,10 +315,11 @@ public sealed class SessionRebuild
     private LineCloseness ClosenessOf(Exercise written, Intent intent, Candidate chosen)
     {
         var required = RequiredCloseness.Of(_client, _today);
-        bool isShort = LineCloseness.Of(chosen.Fit) < required;
+        var reached = LineCloseness.Of(chosen.Fit);
+        bool isShort = reached < required;
         string lost = Reason.Loss(written, chosen, intent) ?? Reason.Decided(written, chosen, intent);
         return LineCloseness.Judge(
-            chosen, lost, required, _client, _today, isShort ? _withPurchases.Value.Select(p => (p.Thing, p.Search.Closest(written, intent))) : []);
+            chosen, lost, required, _client, _today, isShort ? _withPurchases.Value.Select(p => (p.Thing, p.Search.Closest(written, intent, reached))) : []);
     }
 
     /// <summary>Homes change after a choice was made: the coach is told, not overruled in silence.</summary>

@@ -10,7 +10,7 @@ namespace Ingegno.Core.Substitution;
 
 /// <summary>Finds what can stand in for a written exercise: gate, set-ups, dose, fit, order.</summary>
 public sealed class SubstituteSearch(
-    ClientProfile client, PreparedHome home, Catalogue catalogue, StrengthAnchors anchors, HouseRules rules)
+    ClientProfile client, PreparedHome home, Catalogue catalogue, StrengthAnchors anchors, HouseRules rules, StyleSpaces? styles = null)
 {
     /// <summary>Likeness under which nobody would think of an exercise for this line.</summary>
     private const double WorthNaming = 0.35;
@@ -20,6 +20,7 @@ public sealed class SubstituteSearch(
 
     private static readonly Share Unlike = Share.Of(-1);
 
+    private readonly StyleSpaces _styles = styles ?? new(client, rules);
     private readonly Dictionary<string, SetUpSearch.Found> _setUps = new(StringComparer.Ordinal);
     private readonly Dictionary<Pattern, Demand> _most = [];
 
@@ -88,10 +89,11 @@ public sealed class SubstituteSearch(
             [.. refused.OrderByDescending(r => r.Likeness).ThenBy(r => r.Exercise.Id, StringComparer.Ordinal)]);
     }
 
-    /// <summary>The closest copy of a main lift that anything here comes to; 0 where nothing does.</summary>
-    public Share Closest(Exercise written, Intent intent)
+    /// <summary>The closest copy of a main lift that anything here comes to.</summary>
+    /// <param name="atLeast">Reached already: what comes no closer is not looked at, and this is then the answer.</param>
+    public Share Closest(Exercise written, Intent intent, Share atLeast)
     {
-        var best = Share.Zero;
+        var best = atLeast;
         foreach (var exercise in catalogue.Exercises.Where(e => e.Pattern == written.Pattern && e.Line == written.Line))
         {
             if (Look(exercise, written, intent, Role.Main).Found is { } found && found.MostCloseness > best
@@ -243,7 +245,7 @@ public sealed class SubstituteSearch(
                 continue;
             }
 
-            if (DoseSearch.Find(intent, setUp.Effort!, setUp.Ladder, rules, client, wish, IsImmovableHere(exercise)) is not { } dose)
+            if (DoseSearch.Find(intent, setUp.Effort!, setUp.Ladder, rules, client, wish, _styles.Of(exercise, IsImmovableHere(exercise))) is not { } dose)
             {
                 continue;
             }

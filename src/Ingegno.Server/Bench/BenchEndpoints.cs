@@ -55,7 +55,7 @@ internal static class BenchEndpoints
     }
 
     private static async Task<Results<Ok<BenchView>, ValidationProblem, ProblemHttpResult>> RebuildAsync(
-        string id, BenchForm form, ClaimsPrincipal user, Cases cases, TimeProvider clock, string? place = null)
+        string id, BenchForm form, ClaimsPrincipal user, Cases cases, RebuildsAtHand rebuilds, TimeProvider clock, string? place = null)
     {
         if (await cases.FindAsync(user.CoachId(), id, place) is not { } about)
         {
@@ -65,7 +65,7 @@ internal static class BenchEndpoints
         InputProblem[] problems = [.. Problems(form.Choices, about.Rules), .. Problems(form.Block)];
         return problems.Length > 0
             ? Answers.Invalid(problems)
-            : TypedResults.Ok(Rebuild(form, about, clock));
+            : TypedResults.Ok(Rebuild(form, about, rebuilds, Today.ByThe(clock)));
     }
 
     private static async Task<Results<Ok<PlanView>, ProblemHttpResult>> FindAsync(
@@ -125,15 +125,22 @@ internal static class BenchEndpoints
             [.. Rebuild(text, choices, about.Profile, home, about.Practice, Today.ByThe(clock)).Sessions.Select(Frozen)];
     }
 
-    private static BenchView Rebuild(BenchForm form, Case about, TimeProvider clock) =>
-        Rebuild(form.Text, form.Choices, about.Profile, about.Home, about.Practice, Today.ByThe(clock), form.Ask?.Take(MostAsked).ToHashSet(), form.Block);
+    /// <summary>While it is worked on: what did not change since the last question is not worked out again.</summary>
+    internal static BenchView Rebuild(BenchForm form, Case about, RebuildsAtHand rebuilds, DateOnly today) =>
+        rebuilds.With(form.Text, about, today, (read, rebuild) =>
+            View(read, rebuild, form.Choices, about.Profile, about.Practice, form.Ask?.Take(MostAsked).ToHashSet(), form.Block));
 
     internal static BenchView Rebuild(
         string text, ImmutableArray<LineChoice> choices, ClientProfile client, Home home, Practice practice, DateOnly today,
         HashSet<string>? ask = null, Block? block = null)
     {
         var read = ProgrammeReader.Read(text, Catalogue.Shipped, client.Unit);
-        var rebuild = new SessionRebuild(client, home, Catalogue.Shipped, practice.Rules, today, read.Programme, practice);
+        return View(read, new SessionRebuild(client, home, Catalogue.Shipped, practice.Rules, today, read.Programme, practice), choices, client, practice, ask, block);
+    }
+
+    private static BenchView View(
+        ReadProgramme read, SessionRebuild rebuild, ImmutableArray<LineChoice> choices, ClientProfile client, Practice practice, HashSet<string>? ask, Block? block)
+    {
         ImmutableArray<RebuiltSession> sessions = [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, choices, ask))];
         return new BenchView(sessions, read.Problems, rebuild.AllGuessed, ProgrammeReview.Of(sessions, client, Catalogue.Shipped, block, practice.Marks));
     }

@@ -36,7 +36,7 @@ internal static class BlockEndpoints
     }
 
     private static async Task<Results<Ok<BlockView>, ValidationProblem, ProblemHttpResult>> LayOutAsync(
-        string id, BenchForm form, ClaimsPrincipal user, Cases cases, TimeProvider clock)
+        string id, BenchForm form, ClaimsPrincipal user, Cases cases, RebuildsAtHand rebuilds, TimeProvider clock)
     {
         if (await cases.FindAsync(user.CoachId(), id) is not { } about)
         {
@@ -55,12 +55,13 @@ internal static class BlockEndpoints
         }
 
         var today = Today.ByThe(clock);
-        var read = ProgrammeReader.Read(form.Text, Catalogue.Shipped, about.Profile.Unit);
-        var rebuild = new SessionRebuild(about.Profile, about.Home, Catalogue.Shipped, about.Rules, today, read.Programme, about.Practice);
-        RebuiltSession[] sessions = [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, form.Choices))];
-        var weeks = BlockCalendar.Of(block, about.Profile, sessions.Length);
-        return TypedResults.Ok(new BlockView(weeks, BlockTargets.Of(
-            sessions, block, weeks, about.Profile, new PreparedHome(about.Home, today), Catalogue.Shipped, rebuild.Anchors, about.Rules)));
+        return TypedResults.Ok(rebuilds.With(form.Text, about, today, (read, rebuild) =>
+        {
+            RebuiltSession[] sessions = [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, form.Choices))];
+            var weeks = BlockCalendar.Of(block, about.Profile, sessions.Length);
+            return new BlockView(weeks, BlockTargets.Of(
+                sessions, block, weeks, about.Profile, new PreparedHome(about.Home, today), Catalogue.Shipped, rebuild.Anchors, about.Rules));
+        }));
     }
 
     private static async Task<Results<Ok<SpreadOutcome>, ValidationProblem, ProblemHttpResult>> SpreadAsync(

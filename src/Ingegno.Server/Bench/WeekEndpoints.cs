@@ -121,8 +121,8 @@ internal static class WeekEndpoints
     }
 
     private static async Task<Results<Ok<WeekView>, ValidationProblem, ProblemHttpResult>> SolveAsync(
-        string id, BenchForm form, ClaimsPrincipal user, Cases cases, TimeProvider clock, IWeekSolver solver, WeekSearches searches, CancellationToken stop,
-        string? run = null)
+        string id, BenchForm form, ClaimsPrincipal user, Cases cases, TimeProvider clock, IWeekSolver solver, WeekSearches searches, RebuildsAtHand rebuilds,
+        CancellationToken stop, string? run = null)
     {
         if (run is { Length: 0 or > MostRunName })
         {
@@ -135,7 +135,7 @@ internal static class WeekEndpoints
             return Answers.Missing("client");
         }
 
-        var view = BenchEndpoints.Rebuild(form.Text, form.Choices, about.Profile, about.Home, about.Practice, Today.ByThe(clock));
+        var view = BenchEndpoints.Rebuild(form, about, rebuilds, Today.ByThe(clock));
         var model = ModelOf(view, form.Choices, about);
         if (model.Slots.IsEmpty)
         {

@@ -21,7 +21,7 @@ public class DoseEnumerationTests
 
         public DoseSpace Space => new(
             Intent, Effort.Exercise, Effort.EquivalentOf(Effort.DemandOf(Load)), Rules,
-            TechniqueLimits.Of(Effort.Exercise, Client, Rules), DoseWish.None);
+            new StyleSpace(Effort.Exercise, Rules, TechniqueLimits.Of(Effort.Exercise, Client, Rules)), DoseWish.None);
     }
 
     private static readonly string[] Home = ["push-up", "dumbbell-floor-press", "split-squat", "one-arm-dumbbell-row", "dumbbell-curl", "lateral-raise"];

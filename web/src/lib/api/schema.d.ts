@@ -1555,6 +1555,12 @@ export interface components {
             rest: components["schemas"]["Duration"];
             forecast: components["schemas"]["ForecastSet"][];
             equivalent: components["schemas"]["Demand"];
+            /**
+             * Format: double
+             * @description Effective repetitions of all sets.
+             */
+            effective: number;
+            /** @description Told when it is asked for: of the many doses a search weighs, few are shown. */
             bridge: components["schemas"]["Bridge"];
             /** @description Whole movements the client is able to do of those asked, at the home load; 1 when all. */
             feasible: components["schemas"]["Share"];
@@ -1564,8 +1570,6 @@ export interface components {
              */
             score: number;
             tempo: components["schemas"]["Tempo"];
-            /** Format: double */
-            effective: number;
             /**
              * Format: double
              * @description Repetitions left on the last set.

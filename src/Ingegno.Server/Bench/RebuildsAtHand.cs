@@ -1,0 +1,52 @@
+using System.Text.Json;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Quantities;
+using Ingegno.Core.Substitution;
+using Ingegno.Formats.ProgrammeText;
+using Ingegno.Server.Clients;
+using Microsoft.Extensions.Caching.Memory;
+
+namespace Ingegno.Server.Bench;
+
+/// <summary>
+/// Keeps the rebuild of a week at hand while a coach works on it: what was worked out of a line stands as long as nothing it was worked out
+/// from changes, so that a nudge costs its own line and not the week.
+/// </summary>
+internal sealed class RebuildsAtHand : IDisposable
+{
+    /// <summary>Weeks kept at once, and for how long after the last look.</summary>
+    private const int MostAtHand = 40, MinutesAtHand = 20;
+
+    /// <summary>Every nudge leaves a line behind; after so many all starts anew.</summary>
+    private const int MostUses = 300;
+
+    private readonly MemoryCache _atHand = new(new MemoryCacheOptions { SizeLimit = MostAtHand });
+
+    /// <param name="Of">All it was worked out from.</param>
+    private sealed record AtHand(string Of, ReadProgramme Read, SessionRebuild Rebuild)
+    {
+        internal Lock Gate { get; } = new();
+
+        internal int Uses { get; set; }
+    }
+
+    public void Dispose() => _atHand.Dispose();
+
+    /// <summary>Works with the text as read and its rebuild; one at a time for a place.</summary>
+    internal T With<T>(string text, Case about, DateOnly today, Func<ReadProgramme, SessionRebuild, T> work)
+    {
+        string of = JsonSerializer.Serialize(new { text, about.Profile, about.Profile.Learned, about.Home, about.Practice, today }, TradeJson.Options);
+        if (_atHand.Get<AtHand>(about.Place.Id) is not { } known || known.Of != of || known.Uses >= MostUses)
+        {
+            var read = ProgrammeReader.Read(text, Catalogue.Shipped, about.Profile.Unit);
+            known = new(of, read, new SessionRebuild(about.Profile, about.Home, Catalogue.Shipped, about.Rules, today, read.Programme, about.Practice));
+            _atHand.Set(about.Place.Id, known, new MemoryCacheEntryOptions { Size = 1, SlidingExpiration = TimeSpan.FromMinutes(MinutesAtHand) });
+        }
+
+        lock (known.Gate)
+        {
+            known.Uses++;
+            return work(known.Read, known.Rebuild);
+        }
+    }
+}
