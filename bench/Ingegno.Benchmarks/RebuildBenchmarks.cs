@@ -76,6 +76,8 @@ public class RebuildBenchmarks
         "Leg curl 3 x 12 RPE 8, rest 1:30", "Lateral raise 3 x 15 RPE 8, rest 1:00",
     })));
 
+    private static readonly HashSet<string> Written = ["seated-cable-row"];
+
     private SessionRebuild _prepared = null!;
 
     [GlobalSetup]
@@ -93,9 +95,9 @@ public class RebuildBenchmarks
         return rebuild.Rebuild(read.Programme.Sessions[0], []).Lines.Length;
     }
 
-    /// <summary>All candidates for one line in a home that is prepared already; goal 5 ms.</summary>
+    /// <summary>All candidates for one line in a home that is prepared already, asked so that nothing worked out before answers; goal 5 ms.</summary>
     [Benchmark]
-    public int OneLine() => _prepared.Rebuild(_oneLine, []).Lines[0].Alternatives.Length;
+    public int OneLine() => _prepared.Rebuild(_oneLine, [], Written).Lines[0].Alternatives.Length;
 
     /// <summary>Forty lines of a week, text to alternatives; goal 150 ms.</summary>
     [Benchmark]

@@ -21,10 +21,11 @@ public sealed class WeekSolver : IWeekSolver
         }
 
         var week = new Formulation(model);
+        // The model has no fat to trim: without presolve a week of 32 lines is proven in under half the time, and one of 60 at all.
         using var solver = new CpSolver
         {
             StringParameters = FormattableString.Invariant(
-                $"num_workers:1,random_seed:1,max_deterministic_time:{MostDeterministicTime},log_search_progress:false"),
+                $"num_workers:1,random_seed:1,cp_model_presolve:false,max_deterministic_time:{MostDeterministicTime},log_search_progress:false"),
         };
         using var registration = stop.Register(solver.StopSearch);
         using var telling = told is null ? null : new Telling(told, week.Scale);
