@@ -15,10 +15,10 @@ namespace Ingegno.Server.Bench;
 internal sealed class RebuildsAtHand : IDisposable
 {
     /// <summary>Weeks kept at once, and for how long after the last look.</summary>
-    private const int MostAtHand = 40, MinutesAtHand = 20;
+    private const int MostAtHand = 16, MinutesAtHand = 20;
 
     /// <summary>Every nudge leaves a line behind; after so many all starts anew.</summary>
-    private const int MostUses = 300;
+    private const int MostUses = 150;
 
     private readonly MemoryCache _atHand = new(new MemoryCacheOptions { SizeLimit = MostAtHand });
 

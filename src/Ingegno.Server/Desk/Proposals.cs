@@ -206,7 +206,8 @@ internal static class Proposals
 
     private static IEnumerable<Proposal> Crutches(DeskCase about, DateOnly today)
     {
-        foreach (var line in about.Plan.Value.Sessions.SelectMany(s => s.Lines))
+        var plan = about.Plan.Value;
+        foreach (var line in plan.Sessions.Concat(plan.Elsewhere.SelectMany(e => e.Sessions)).SelectMany(s => s.Lines).DistinctBy(l => (l.Line, l.Prescription?.Exercise)))
         {
             if (line.Prescription is { } p && Catalogue.Shipped.Find(p.Exercise) is { } exercise && Crutch.Of(p, exercise) is { } crutch)
             {
@@ -234,7 +235,7 @@ internal static class Proposals
         select new Proposal(
             $"clear {reports.Key} {last.On.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}", ProposalKind.StillHeld,
             $"Pain of {last.On:d MMM} on {PlainWords.InSentence(Catalogue.Shipped.Find(reports.Key)?.Name ?? reports.Key)} {(held.Length == 0 ? "is not cleared yet" : $"still holds {held.Length} {(held.Length == 1 ? "line" : "lines")} back")}. Clear it when it is gone.",
-            [.. held.Select(l => l.Prescription.Name)], "log", "Clear it", "Not yet");
+            [.. held.Select(l => $"{At(l)}{l.Prescription.Name}")], "log", "Clear it", "Not yet");
 
     private static IEnumerable<Proposal> Review(DeskCase about, DateOnly today)
     {
