@@ -50,7 +50,7 @@ public static class PracticeProblems
         Between(marks.Imbalance, 1, 10, "marks.imbalance", "How many times one side of a pair may outdo the other");
         Between(marks.BalanceFrom, 0, 40, "marks.balanceFrom", "Weekly sets from which a pair is weighed");
         Between(marks.CircuitFrom, 2, 12, "marks.circuitFrom", "Lines that make a circuit");
-        Between(marks.FullWeeksRunning, 1, 52, "marks.fullWeeksRunning", "Full weeks running");
+        Between(marks.FullWeeksRunning, 2, 52, "marks.fullWeeksRunning", "Full weeks running");
         Between(marks.SameDoseFrom, 2, 60, "marks.sameDoseFrom", "Lines of one dose");
         Between(marks.PoorFit, 0, 1, "marks.poorFit", "A poor fit");
         Between(marks.LandingsUntrained, 0, 1000, "marks.landingsUntrained", "Landings for the untrained");

@@ -8,6 +8,9 @@ namespace Ingegno.Core.Review;
 /// <summary>Whether the plan goes anywhere: phases, easier weeks, and lines written for somebody rather than for anybody.</summary>
 internal static class BlockFindings
 {
+    /// <summary>Weeks after which an open-ended plan is looked at again (common practice).</summary>
+    private const int UsualReview = 4;
+
     internal static IEnumerable<Finding> Of(ReviewedWeek week, Block? block) =>
         [.. Phases(week, block), .. EasierWeeks(week, block), .. OneLevel(week), .. Days(week, block)];
 
@@ -42,15 +45,18 @@ internal static class BlockFindings
             longest = Math.Max(longest, running);
         }
 
-        if (longest > week.Marks.FullWeeksRunning)
+        int most = week.Marks.FullWeeksRunning;
+        if (longest > most)
         {
+            int every = Math.Min(UsualReview, most);
             yield return new Finding(
                 FindingKind.NoEasierWeek, Severity.Note, $"{longest} full weeks running.",
-                $"After {week.Marks.FullWeeksRunning} at most an easier one, half the sets at the same loads, lets the work arrive (common practice).",
+                $"After {most} at most an easier one, half the sets at the same loads, lets the work arrive (common practice).",
                 [],
                 block.IsOpenEnded
-                    ? new Remedy("Look at it every four weeks", [], block with { ReviewEvery = 4 })
-                    : new Remedy("An easier week after every fifth", [], block with { Phases = [.. block.Phases.SelectMany(p => Shorter(p, week.Marks.FullWeeksRunning))] }));
+                    ? new Remedy($"Look at it every {every} weeks", [], block with { ReviewEvery = every })
+                    : new Remedy(
+                        $"An easier week after at most {most - 1} full {(most == 2 ? "one" : "ones")}", [], block with { Phases = [.. block.Phases.SelectMany(p => Shorter(p, most))] }));
         }
     }
 

@@ -11,10 +11,12 @@ namespace Ingegno.Core.Tests.Review;
 /// <summary>Marks of plans that go nowhere, each just below and just above its threshold (common practice).</summary>
 public class BlockFindingTests
 {
-    private static Finding? Find(FindingKind kind, Block? block, params WrittenLine[] lines)
+    private static Finding? Find(FindingKind kind, Block? block, params WrittenLine[] lines) => Find(kind, block, null, lines);
+
+    private static Finding? Find(FindingKind kind, Block? block, ReviewThresholds? marks, params WrittenLine[] lines)
     {
         ImmutableArray<RebuiltLine> rebuilt = [.. lines.Select(l => new RebuiltLine { Written = l, Outcome = LineOutcome.Unchanged, Role = Role.Secondary })];
-        return ProgrammeReview.Of([new TrainedSession("Monday", [], [], Duration.FromMinutes(30))], rebuilt, People.Man, Catalogue.Shipped, block)
+        return ProgrammeReview.Of([new TrainedSession("Monday", [], [], Duration.FromMinutes(30))], rebuilt, People.Man, Catalogue.Shipped, block, marks)
             .Findings.FirstOrDefault(f => f.Kind == kind);
     }
 
@@ -45,6 +47,22 @@ public class BlockFindingTests
             Find(FindingKind.NoEasierWeek, finding.Remedy.Block, Same(1)).ShouldBeNull();
         }
     }
+
+    /// <summary>Wherever the coach puts the mark, what is offered clears what was found, and no week is lost.</summary>
+    [Fact]
+    public void The_remedy_clears_the_finding_wherever_the_mark_stands() =>
+        Gen.Select(Gen.Int[2, 12], Gen.Int[1, 12].Array[0, 4], Gen.Int[1, 12], Gen.Bool).Sample((mark, phases, review, lighter) =>
+        {
+            var marks = new ReviewThresholds { FullWeeksRunning = mark };
+            var block = new Block { FirstWeekLighter = lighter, ReviewEvery = review, Phases = [.. phases.Select((weeks, i) => new Phase($"{i}", Purpose.Growth, weeks, EndsEasier: false))] };
+            if (Find(FindingKind.NoEasierWeek, block, marks, Same(1)) is { } finding)
+            {
+                var mended = finding.Remedy!.Block!;
+                mended.Phases.Sum(p => p.Weeks).ShouldBe(phases.Sum());
+                BlockProblems.Of(mended).ShouldBeEmpty();
+                Find(FindingKind.NoEasierWeek, mended, marks, Same(1)).ShouldBeNull();
+            }
+        });
 
     [Fact]
     public void Two_short_phases_without_an_easier_week_run_on_into_each_other() =>
