@@ -12,6 +12,7 @@ using Ingegno.Server.Engine;
 using Ingegno.Server.Homes;
 using Ingegno.Server.Links;
 using Ingegno.Server.Log;
+using Ingegno.Server.Plans;
 using Ingegno.Server.Practices;
 using Ingegno.Server.Web;
 using Ingegno.Simulation;
@@ -34,9 +35,9 @@ internal static class Application
         builder.Services.AddSingleton(settings);
         builder.Services.AddSingleton(settings.Clock);
         builder.Services.AddSingleton(new Database(Path.Combine(settings.DataFolder, "ingegno.db")));
-        builder.Services.AddSingleton<Coaches>().AddSingleton<Storage.Clients>().AddSingleton<Places>().AddSingleton<Storage.Practices>().AddSingleton<Cases>().AddSingleton<Plans>().AddSingleton<SetLogs>();
+        builder.Services.AddSingleton<Coaches>().AddSingleton<Storage.Clients>().AddSingleton<Places>().AddSingleton<Storage.Practices>().AddSingleton<Cases>().AddSingleton<Storage.Plans>().AddSingleton<SetLogs>();
         builder.Services.AddSingleton<SessionNotes>().AddSingleton<Lessons>().AddSingleton<ClientLinks>().AddSingleton<FixtureReports>().AddSingleton<DecisionRecords>().AddSingleton<DeskStamps>();
-        builder.Services.AddSingleton<Trainings>().AddSingleton<LogLessons>().AddSingleton<Progresses>().AddSingleton<Sender>().AddSingleton<DeskRows>().AddSingleton<Answering>().AddHostedService<DeskWarming>();
+        builder.Services.AddSingleton<Trainings>().AddSingleton<LogLessons>().AddSingleton<Progresses>().AddSingleton<Sender>().AddSingleton<DeskRows>().AddSingleton<Answering>().AddSingleton<PlanCommands>().AddHostedService<DeskWarming>();
         builder.Services.AddSingleton(new SimulatedPost(Path.Combine(settings.DataFolder, "outbox")));
         builder.Services.AddHttpClient();
         builder.Services.AddSingleton<Devices.Devices>();
@@ -98,6 +99,7 @@ internal static class Application
         signedIn.MapEngine();
         signedIn.MapReturn();
         signedIn.MapDesk();
+        signedIn.MapHistory();
         signedIn.MapSending();
         api.MapLinks();
         api.MapFallback(() => TypedResults.Problem(statusCode: 404, title: "There is nothing at this address."));

@@ -43,8 +43,8 @@ internal sealed record Settings(string DataFolder, DemoKind Demo, TimeProvider C
     }
 }
 
-/// <summary>The day, by the application's clock.</summary>
+/// <summary>The day where nobody's is known; a client's is their case's.</summary>
 internal static class Today
 {
-    internal static DateOnly ByThe(TimeProvider clock) => DateOnly.FromDateTime(clock.GetLocalNow().Date);
+    internal static DateOnly ByThe(TimeProvider clock) => DateOnly.FromDateTime(clock.GetUtcNow().UtcDateTime);
 }

@@ -34,7 +34,7 @@ public sealed class SimulatedClient(HttpClient http, string token, SimulatedBody
 
         _turn = (_turn + 1) % sessions.Count;
         var session = sessions[_turn]!;
-        var held = view["heldBack"]!.AsArray().Select(l => l!.GetValue<int>()).ToHashSet();
+        var held = view["heldBack"]!.AsArray().Select(l => l!["line"]!.GetValue<int>()).ToHashSet();
         var lines = session["lines"]!.AsArray().ToDictionary(l => l!["line"]!.GetValue<int>(), l => l!);
         var sets = new List<JsonNode>();
         var last = new Dictionary<int, int>();

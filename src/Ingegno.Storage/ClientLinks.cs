@@ -67,16 +67,19 @@ public sealed class ClientLinks(Database database)
     }
 
     /// <summary>The newest; null when nothing was sent yet.</summary>
-    public async Task<Sending?> LastSentAsync(string coach, string client)
+    public async Task<Sending?> LastSentAsync(string coach, string client) => await SentAsync(coach, client, 1) is [var last] ? last : null;
+
+    /// <summary>The newest versions sent, newest first.</summary>
+    public async Task<IReadOnlyList<Sending>> SentAsync(string coach, string client, int most)
     {
         await using var connection = database.Open();
-        var row = await connection.QueryFirstOrDefaultAsync<SendingRow>(
+        var rows = await connection.QueryAsync<SendingRow>(
             """
             SELECT id AS Id, sent_at AS SentAt, plan_version AS PlanVersion, sentence AS Sentence, document AS Document FROM sending
-            WHERE coach_id = @coach AND client_id = @client ORDER BY sent_at DESC, id DESC LIMIT 1
+            WHERE coach_id = @coach AND client_id = @client ORDER BY sent_at DESC, id DESC LIMIT @most
             """,
-            new { coach, client });
-        return row is null ? null : new(row.Id, Time(row.SentAt), row.PlanVersion, row.Sentence, row.Document);
+            new { coach, client, most });
+        return [.. rows.Select(row => new Sending(row.Id, Time(row.SentAt), row.PlanVersion, row.Sentence, row.Document))];
     }
 
     /// <summary>How many links of the client still open.</summary>

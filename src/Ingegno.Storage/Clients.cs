@@ -52,16 +52,16 @@ public sealed class Clients(Database database)
     }
 
     /// <summary>Saves unless somebody else did meanwhile.</summary>
-    public async Task<SaveResult> SaveAsync(string coach, string id, ClientProfile profile, long version)
-    {
-        await using var connection = database.Open();
-        var values = new { coach, id, version, document = Json(profile) };
-        int changed = await connection.ExecuteAsync(
-            "UPDATE client SET profile = @document, row_version = row_version + 1 WHERE coach_id = @coach AND id = @id AND row_version = @version",
-            values);
-        return new(changed == 1, await connection.ExecuteScalarAsync<long>(
-            "SELECT row_version FROM client WHERE coach_id = @coach AND id = @id", values));
-    }
+    public Task<SaveResult> SaveAsync(string coach, string id, ClientProfile profile, long version, Writing? within = null) =>
+        Writing.WithinAsync(database, within, async (connection, transaction) =>
+        {
+            var values = new { coach, id, version, document = Json(profile) };
+            int changed = await connection.ExecuteAsync(
+                "UPDATE client SET profile = @document, row_version = row_version + 1 WHERE coach_id = @coach AND id = @id AND row_version = @version",
+                values, transaction);
+            return new SaveResult(changed == 1, await connection.ExecuteScalarAsync<long>(
+                "SELECT row_version FROM client WHERE coach_id = @coach AND id = @id", values, transaction));
+        });
 
     private static StoredClient ToClient(Row row) => new(row.Id, Read<ClientProfile>(row.Document), row.Version);
 

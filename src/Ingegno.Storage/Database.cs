@@ -8,12 +8,16 @@ namespace Ingegno.Storage;
 /// <summary>The SQLite file: brings it up to date and opens connections. Write-ahead log, foreign keys on.</summary>
 public sealed class Database
 {
+    private const string CodeName = "Ingegno.Storage.Migrations.0008-plan-histories.cs";
+
     private readonly string _connectionString;
+    private readonly string _path;
 
     /// <param name="path">File; made when missing, its folder too.</param>
     public Database(string path)
     {
-        Directory.CreateDirectory(Path.GetDirectoryName(Path.GetFullPath(path))!);
+        _path = Path.GetFullPath(path);
+        Directory.CreateDirectory(Path.GetDirectoryName(_path)!);
         _connectionString = new SqliteConnectionStringBuilder
         {
             DataSource = path,
@@ -22,8 +26,10 @@ public sealed class Database
         }.ToString();
     }
 
-    /// <summary>Runs the numbered migrations the file has not had yet, each in a transaction.</summary>
-    /// <exception cref="InvalidOperationException">A migration failed; the file is as before it.</exception>
+    /// <summary>
+    /// Runs the numbered migrations the file has not had yet, each in a transaction. A file that has data is copied beside itself first.
+    /// </summary>
+    /// <exception cref="InvalidOperationException">A migration failed; the copy is as the file was.</exception>
     public void Migrate()
     {
         using var connection = Open();
@@ -34,16 +40,36 @@ public sealed class Database
         }
 
         using var shared = new SharedConnection(connection);
-        var result = DeployChanges.To
+        var upgrade = DeployChanges.To
             .SqliteDatabase(shared)
             .WithScriptsEmbeddedInAssembly(Assembly.GetExecutingAssembly(), name => name.EndsWith(".sql", StringComparison.Ordinal))
+            .WithScript(CodeName, new Migrations.PlanHistories())
             .WithTransactionPerScript()
             .LogToNowhere()
-            .Build()
-            .PerformUpgrade();
+            .Build();
+        if (upgrade.GetExecutedScripts().Count > 0 && upgrade.GetScriptsToExecute() is { Count: > 0 } waiting)
+        {
+            CopyBeside(connection, waiting[0].Name);
+        }
+
+        var result = upgrade.PerformUpgrade();
         if (!result.Successful)
         {
             throw new InvalidOperationException($"Migration {result.ErrorScript?.Name} failed: {result.Error.Message}", result.Error);
+        }
+    }
+
+    /// <summary>"ingegno-before-0007.db" beside the file; one that is there already, from an update that failed, is left.</summary>
+    private void CopyBeside(SqliteConnection connection, string script)
+    {
+        string number = new([.. script.Split('.').First(part => part.Length > 0 && char.IsAsciiDigit(part[0])).TakeWhile(char.IsAsciiDigit)]);
+        string copy = Path.Combine(Path.GetDirectoryName(_path)!, $"{Path.GetFileNameWithoutExtension(_path)}-before-{number}{Path.GetExtension(_path)}");
+        if (!File.Exists(copy))
+        {
+            using var vacuum = connection.CreateCommand();
+            vacuum.CommandText = "VACUUM INTO $copy";
+            vacuum.Parameters.AddWithValue("$copy", copy);
+            vacuum.ExecuteNonQuery();
         }
     }
 

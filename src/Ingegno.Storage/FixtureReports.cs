@@ -6,9 +6,6 @@ using Ingegno.Core.Quantities;
 
 namespace Ingegno.Storage;
 
-/// <summary>A client's own check of a fixture, waiting for the coach or judged.</summary>
-public sealed record StoredReport(string Id, string Place, FixtureReport Report, bool HasPhoto, bool Judged);
-
 /// <summary>Fixture checks done on the phone. A photo stays with the data and was stripped of all but its pixels.</summary>
 public sealed class FixtureReports(Database database)
 {
@@ -39,7 +36,7 @@ public sealed class FixtureReports(Database database)
     }
 
     /// <summary>Newest first.</summary>
-    public async Task<IReadOnlyList<StoredReport>> OfClientAsync(string coach, string client)
+    public async Task<IReadOnlyList<ClientReport>> OfClientAsync(string coach, string client)
     {
         await using var connection = database.Open();
         return
@@ -50,7 +47,7 @@ public sealed class FixtureReports(Database database)
                     FROM fixture_report WHERE coach_id = @coach AND client_id = @client ORDER BY reported_on DESC, id DESC
                     """,
                     new { coach, client }))
-                .Select(r => new StoredReport(r.Id, r.Place, JsonSerializer.Deserialize<FixtureReport>(r.Document, TradeJson.Options)!, r.HasPhoto, r.Judged)),
+                .Select(r => new ClientReport(r.Id, r.Place, JsonSerializer.Deserialize<FixtureReport>(r.Document, TradeJson.Options)!, r.HasPhoto, r.Judged)),
         ];
     }
 
@@ -63,12 +60,13 @@ public sealed class FixtureReports(Database database)
     }
 
     /// <param name="at">Null opens it again.</param>
-    public async Task JudgeAsync(string coach, string client, string id, DateTimeOffset? at)
-    {
-        await using var connection = database.Open();
-        await connection.ExecuteAsync(
-            "UPDATE fixture_report SET judged_at = @at WHERE coach_id = @coach AND client_id = @client AND id = @id",
-            new { coach, client, id, at = at?.ToString("O", CultureInfo.InvariantCulture) });
-        await connection.BumpAsync(coach, client);
-    }
+    public Task JudgeAsync(string coach, string client, string id, DateTimeOffset? at, Writing? within = null) =>
+        Writing.WithinAsync(database, within, async (connection, transaction) =>
+        {
+            await connection.ExecuteAsync(
+                "UPDATE fixture_report SET judged_at = @at WHERE coach_id = @coach AND client_id = @client AND id = @id",
+                new { coach, client, id, at = at?.ToString("O", CultureInfo.InvariantCulture) }, transaction);
+            await connection.BumpAsync(coach, client, transaction);
+            return true;
+        });
 }

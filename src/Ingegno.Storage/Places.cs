@@ -47,41 +47,37 @@ public sealed class Places(Database database)
     }
 
     /// <summary>Saves unless somebody else did meanwhile.</summary>
-    public async Task<SaveResult> SaveAsync(string coach, string client, string place, Home home, long version)
-    {
-        await using var connection = database.Open();
-        var values = new { coach, client, place, version, document = JsonSerializer.Serialize(home, TradeJson.Options) };
-        int changed = await connection.ExecuteAsync(
-            """
-            UPDATE place SET document = @document, row_version = row_version + 1
-            WHERE coach_id = @coach AND client_id = @client AND id = @place AND row_version = @version
-            """,
-            values);
-        return new(changed == 1, await connection.ExecuteScalarAsync<long>(
-            "SELECT row_version FROM place WHERE coach_id = @coach AND client_id = @client AND id = @place", values));
-    }
+    public Task<SaveResult> SaveAsync(string coach, string client, string place, Home home, long version, Writing? within = null) =>
+        Writing.WithinAsync(database, within, async (connection, transaction) =>
+        {
+            var values = new { coach, client, place, version, document = JsonSerializer.Serialize(home, TradeJson.Options) };
+            int changed = await connection.ExecuteAsync(
+                """
+                UPDATE place SET document = @document, row_version = row_version + 1
+                WHERE coach_id = @coach AND client_id = @client AND id = @place AND row_version = @version
+                """,
+                values, transaction);
+            return new SaveResult(changed == 1, await connection.ExecuteScalarAsync<long>(
+                "SELECT row_version FROM place WHERE coach_id = @coach AND client_id = @client AND id = @place", values, transaction));
+        });
 
     /// <summary>Puts a place first: from now on the client trains there.</summary>
-    public async Task<bool> UseAsync(string coach, string client, string place)
-    {
-        await using var connection = database.Open();
-        return await connection.ExecuteAsync(
-            """
-            UPDATE place SET position = (SELECT min(position) - 1 FROM place WHERE client_id = @client)
-            WHERE coach_id = @coach AND client_id = @client AND id = @place
-            """,
-            new { coach, client, place }) == 1;
-    }
+    public Task<bool> UseAsync(string coach, string client, string place, Writing? within = null) =>
+        Writing.WithinAsync(database, within, async (connection, transaction) =>
+            await connection.ExecuteAsync(
+                """
+                UPDATE place SET position = (SELECT min(position) - 1 FROM place WHERE client_id = @client)
+                WHERE coach_id = @coach AND client_id = @client AND id = @place
+                """,
+                new { coach, client, place }, transaction) == 1);
 
     /// <summary>Removes a place, never the last one; false when it is the last or not there.</summary>
-    public async Task<bool> RemoveAsync(string coach, string client, string place)
-    {
-        await using var connection = database.Open();
-        return await connection.ExecuteAsync(
-            """
-            DELETE FROM place WHERE coach_id = @coach AND client_id = @client AND id = @place
-              AND (SELECT count(*) FROM place WHERE client_id = @client) > 1
-            """,
-            new { coach, client, place }) == 1;
-    }
+    public Task<bool> RemoveAsync(string coach, string client, string place, Writing? within = null) =>
+        Writing.WithinAsync(database, within, async (connection, transaction) =>
+            await connection.ExecuteAsync(
+                """
+                DELETE FROM place WHERE coach_id = @coach AND client_id = @client AND id = @place
+                  AND (SELECT count(*) FROM place WHERE client_id = @client) > 1
+                """,
+                new { coach, client, place }, transaction) == 1);
 }

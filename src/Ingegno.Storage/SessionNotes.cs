@@ -59,17 +59,18 @@ public sealed class SessionNotes(Database database)
     }
 
     /// <param name="through">Null takes the clearance back.</param>
-    public async Task ClearAsync(string coach, string client, string exercise, DateOnly? through)
-    {
-        await using var connection = database.Open();
-        await connection.ExecuteAsync(
-            through is null
-                ? "DELETE FROM pain_clearance WHERE coach_id = @coach AND client_id = @client AND exercise = @exercise"
-                : """
-                  INSERT INTO pain_clearance (coach_id, client_id, exercise, through) VALUES (@coach, @client, @exercise, @through)
-                  ON CONFLICT (client_id, exercise) DO UPDATE SET through = excluded.through WHERE coach_id = excluded.coach_id
-                  """,
-            new { coach, client, exercise, through = through is { } day ? SetLogs.Day(day) : null });
-        await connection.BumpAsync(coach, client);
-    }
+    public Task ClearAsync(string coach, string client, string exercise, DateOnly? through, Writing? within = null) =>
+        Writing.WithinAsync(database, within, async (connection, transaction) =>
+        {
+            await connection.ExecuteAsync(
+                through is null
+                    ? "DELETE FROM pain_clearance WHERE coach_id = @coach AND client_id = @client AND exercise = @exercise"
+                    : """
+                      INSERT INTO pain_clearance (coach_id, client_id, exercise, through) VALUES (@coach, @client, @exercise, @through)
+                      ON CONFLICT (client_id, exercise) DO UPDATE SET through = excluded.through WHERE coach_id = excluded.coach_id
+                      """,
+                new { coach, client, exercise, through = through is { } day ? SetLogs.Day(day) : null }, transaction);
+            await connection.BumpAsync(coach, client, transaction);
+            return true;
+        });
 }

@@ -1,3 +1,4 @@
+using System.Data;
 using System.Data.Common;
 using System.Globalization;
 using System.Security.Cryptography;
@@ -10,9 +11,6 @@ using Ingegno.Core.Progression;
 using Ingegno.Core.Quantities;
 
 namespace Ingegno.Storage;
-
-/// <summary>A set as done, with what it was asked as; null in logs older than that was kept.</summary>
-public sealed record StoredSet(SetLog Set, Prescription? As);
 
 /// <summary>Sets as done.</summary>
 public sealed class SetLogs(Database database)
@@ -38,16 +36,16 @@ public sealed class SetLogs(Database database)
     }
 
     /// <summary>The same with what each was asked as.</summary>
-    public async Task<IReadOnlyList<StoredSet>> AskedOfClientAsync(string coach, string client)
+    public async Task<IReadOnlyList<AskedSet>> AskedOfClientAsync(string coach, string client, DateOnly? since = null)
     {
         await using var connection = database.Open();
-        var rows = await RowsAsync(connection, coach, client, null);
+        var rows = (await RowsAsync(connection, coach, client, since)).AsList();
         string[] ids = [.. rows.Select(r => r.Prescription).OfType<string>().Distinct()];
         var asked = (await connection.QueryAsync<(string Id, string Document)>(
                 "SELECT id, document FROM prescription WHERE coach_id = @coach AND id IN (SELECT value FROM json_each(@ids))",
                 new { coach, ids = JsonSerializer.Serialize(ids) }))
             .ToDictionary(p => p.Id, p => JsonSerializer.Deserialize<Prescription>(p.Document, TradeJson.Options)!, StringComparer.Ordinal);
-        return [.. rows.Select(r => new StoredSet(ToSet(r), r.Prescription is { } id ? asked.GetValueOrDefault(id) : null))];
+        return [.. rows.Select(r => new AskedSet(ToSet(r), r.Prescription is { } id ? asked.GetValueOrDefault(id) : null))];
     }
 
     private static async Task<IEnumerable<Row>> RowsAsync(DbConnection connection, string coach, string client, DateOnly? since) =>
@@ -64,7 +62,7 @@ public sealed class SetLogs(Database database)
     /// later one by its own clock holds, and what the other said is kept beside it.
     /// </summary>
     /// <returns>Ids that belong to somebody else's set: these were not kept and need an id of their own.</returns>
-    public async Task<IReadOnlyList<Guid>> SaveAsync(string coach, string client, IEnumerable<StoredSet> sets)
+    public async Task<IReadOnlyList<Guid>> SaveAsync(string coach, string client, IEnumerable<AskedSet> sets)
     {
         await using var connection = database.Open();
         await using var transaction = await connection.BeginTransactionAsync();
@@ -83,36 +81,51 @@ public sealed class SetLogs(Database database)
     }
 
     /// <returns>False when the id belongs to somebody else's set.</returns>
-    private static async Task<bool> SaveAsync(DbConnection connection, DbTransaction transaction, string coach, string client, StoredSet stored)
+    private static async Task<bool> SaveAsync(DbConnection connection, DbTransaction transaction, string coach, string client, AskedSet stored)
     {
         var set = stored.Set;
-        var before = await connection.QueryFirstOrDefaultAsync<Row>(
-            $"""
-             SELECT {Columns} FROM set_log
-             WHERE coach_id = @coach AND client_id = @client
-               AND (id = @id OR (performed = @performed AND line = @Line AND exercise = @Exercise AND set_number = @SetNumber))
-             ORDER BY id = @id DESC
-             """,
-            new { coach, client, id = set.Id.ToString(), performed = Day(set.On), set.Line, set.Exercise, set.SetNumber },
-            transaction);
-        if (before is not null && ToSet(before) is var old && old != set)
-        {
-            bool stale = old.At > set.At;
-            await KeepBesideAsync(connection, transaction, coach, client, stale ? set : old);
-            if (stale)
-            {
-                return true;
-            }
+        // Its own row, and whatever stands where it belongs: a slot holds one set.
+        Row[] rows =
+        [
+            .. await connection.QueryAsync<Row>(
+                $"""
+                 SELECT {Columns} FROM set_log
+                 WHERE coach_id = @coach AND client_id = @client
+                   AND (id = @id OR (performed = @performed AND line = @Line AND exercise = @Exercise AND set_number = @SetNumber))
+                 """,
+                new { coach, client, id = set.Id.ToString(), performed = Day(set.On), set.Line, set.Exercise, set.SetNumber },
+                transaction),
+        ];
+        SetLog[] before = [.. rows.Select(ToSet)];
 
-            await connection.ExecuteAsync("DELETE FROM set_log WHERE id = @Id AND coach_id = @coach AND client_id = @client", new { before.Id, coach, client }, transaction);
-        }
-        else if (before is not null)
+        // Sent again: the same figures are the same set, whatever the clock said when they were sent.
+        if (before.Any(old => IsSame(old, set)))
         {
             return true;
         }
 
-        return await InsertAsync(connection, transaction, coach, client, stored, await PrescriptionAsync(connection, transaction, coach, stored.As)) == 1;
+        if (before.Any(old => old.At > set.At))
+        {
+            await KeepBesideAsync(connection, transaction, coach, client, set);
+            return true;
+        }
+
+        foreach (var old in before)
+        {
+            await KeepBesideAsync(connection, transaction, coach, client, old);
+            await connection.ExecuteAsync("DELETE FROM set_log WHERE id = @id AND coach_id = @coach AND client_id = @client", new { id = old.Id.ToString(), coach, client }, transaction);
+        }
+
+        // A correction changes what was done, not what was asked.
+        string? asked = rows.FirstOrDefault(r => r.Exercise == set.Exercise && r.Line == set.Line && r.Prescription is not null)?.Prescription;
+        return await InsertAsync(connection, transaction, coach, client, stored, asked ?? await PrescriptionAsync(connection, transaction, coach, stored.As)) == 1;
     }
+
+    /// <summary>A set by its id, whoever's it is; for bringing a file up to date.</summary>
+    internal static SetLog Find(IDbConnection connection, IDbTransaction? transaction, string id) =>
+        ToSet(connection.QuerySingle<Row>($"SELECT {Columns} FROM set_log WHERE id = @id", new { id }, transaction));
+
+    private static bool IsSame(SetLog a, SetLog b) => a with { Id = b.Id, At = b.At } == b;
 
     private static Task<int> KeepBesideAsync(DbConnection connection, DbTransaction transaction, string coach, string client, SetLog set) =>
         connection.ExecuteAsync(
@@ -121,7 +134,7 @@ public sealed class SetLogs(Database database)
             transaction);
 
     /// <summary>An id of another coach's or client's set is never touched: the insert then does nothing.</summary>
-    private static Task<int> InsertAsync(DbConnection connection, DbTransaction transaction, string coach, string client, StoredSet stored, string? prescription)
+    private static Task<int> InsertAsync(DbConnection connection, DbTransaction transaction, string coach, string client, AskedSet stored, string? prescription)
     {
         var set = stored.Set;
         return connection.ExecuteAsync(

@@ -2,6 +2,7 @@ using Dapper;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Plans;
 using Ingegno.Core.Practices;
 using Ingegno.Core.Progression;
 using Ingegno.Core.Quantities;
@@ -167,12 +168,17 @@ public sealed class StorageTests : IAsyncLifetime
         string client = await AddClient(_ilse, "Maren");
         var plan = new Plan(
             "Back squat 3x5",
-            [new LineChoice(1, "Back squat 3x5", "split-squat", Mass.FromKilograms(14.2))],
-            [new PlannedSession("Monday", Duration.FromMinutes(41), [new PlannedLine(1, "A1", "A", "Back squat 3x5", "why", null)])],
-            Now);
+            [
+                new PlannedSession("Monday", Duration.FromMinutes(41),
+                    [new PlannedLine(1, "A1", "A", "Back squat 3x5", "why", null) { Number = 1, Choice = new LineChoice(0, "", "split-squat", Pinned: true) }]),
+            ],
+            Now)
+        {
+            Place = "loft",
+        };
         await _plans.SaveAsync(_ilse, client, plan, 0);
         var back = (await _plans.FindAsync(_ilse, client)).Value;
-        back.Choices.ShouldBe(plan.Choices);
+        back.Choices.ShouldBe([new LineChoice(1, "Back squat 3x5", "split-squat", Pinned: true)]);
         back.Sessions[0].Lines.ShouldBe(plan.Sessions[0].Lines);
         back.SavedAt.ShouldBe(Now);
     }
@@ -258,5 +264,5 @@ public sealed class StorageTests : IAsyncLifetime
         return id;
     }
 
-    private static IEnumerable<StoredSet> Done(params SetLog[] sets) => sets.Select(s => new StoredSet(s, null));
+    private static IEnumerable<AskedSet> Done(params SetLog[] sets) => sets.Select(s => new AskedSet(s, null));
 }

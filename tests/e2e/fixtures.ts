@@ -50,3 +50,13 @@ export async function open(
 	await expect(page.getByRole('link', { name: view, exact: true })).toHaveAttribute('aria-current', 'page');
 	await page.waitForLoadState('networkidle');
 }
+
+/** Saves the plan on the screen; lines that go with it are let go. */
+export async function savePlan(page: Page) {
+	await page.getByRole('button', { name: 'Save plan' }).click();
+	const saved = page.getByRole('button', { name: 'Saved' });
+	const allTheSame = page.getByRole('button', { name: 'Save all the same' });
+	await expect(saved.or(allTheSame)).toBeVisible();
+	if (await allTheSame.isVisible()) await allTheSame.click();
+	await expect(saved).toBeVisible();
+}

@@ -73,6 +73,7 @@ test('a school taken on the practice page changes a line and is named there; the
 	await expect(page.getByText('saved', { exact: true })).toBeVisible();
 	await open(page, 'Maren Ostholt', 'Bench');
 	const panel = page.getByRole('complementary', { name: 'Line in hand' });
+	await page.keyboard.press('b');
 	await expect(panel.getByRole('list', { name: 'Rules and traits that changed it' })).toContainText(
 		'House rule, lifting: fast'
 	);

@@ -1,4 +1,4 @@
-import { expect, open, signIn, test } from './fixtures';
+import { expect, open, signIn, test, savePlan } from './fixtures';
 
 test('a client without a programme gets a template, phases and targets, and all of it is saved', async ({
 	page
@@ -34,8 +34,7 @@ test('a client without a programme gets a template, phases and targets, and all 
 	const third = page.getByRole('columnheader', { name: /week 3/ });
 	await third.getByRole('button').click();
 	await expect(third.getByRole('button', { name: 'Week 3: easier', pressed: true })).toBeVisible();
-	await page.keyboard.press('s');
-	await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
+	await savePlan(page);
 	await page.reload();
 	await expect(page.getByRole('columnheader', { name: /week 5/ })).toContainText('easier');
 	await third.getByRole('button').click();

@@ -1,4 +1,4 @@
-import { expect, open, signIn, test } from './fixtures';
+import { expect, open, signIn, test, savePlan } from './fixtures';
 
 const SESSION = [
 	'Tuesday, all of it',
@@ -49,8 +49,7 @@ test('from a pasted gym session to next week, and everything is there after a re
 	await expect(slider).toHaveAttribute('aria-valuetext', lowered ?? '');
 
 	// Save, print.
-	await page.getByRole('button', { name: 'Save plan' }).click();
-	await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
+	await savePlan(page);
 	await page.getByRole('link', { name: 'Sheet' }).click();
 	await expect(page.getByRole('article')).toContainText(name);
 	await expect(page.getByRole('article')).toContainText('Sharp pain stops an exercise');

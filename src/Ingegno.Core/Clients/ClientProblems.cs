@@ -32,6 +32,11 @@ public static class ClientProblems
             problems.Add(new("stature", $"A stature of {client.Stature.Metres:0.##} m cannot be right: give 1.00 to 2.50 m."));
         }
 
+        if (client.TimeZone is { } zone && !ClientDay.IsZone(zone))
+        {
+            problems.Add(new("timeZone", $"There is no time zone \"{zone}\": choose one from the list, or leave it empty for the practice's."));
+        }
+
         if (client.SessionMinutes is < 5 or > 240)
         {
             problems.Add(new("sessionMinutes", "A session takes 5 to 240 minutes, or leave it empty for no limit."));

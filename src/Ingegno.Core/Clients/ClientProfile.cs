@@ -103,6 +103,9 @@ public sealed record ClientProfile
 
     public MassUnit Unit { get; init; } = MassUnit.Kilogram;
 
+    /// <summary>Where their days begin and end, by its IANA name: "Europe/Lisbon". Null: where the practice is.</summary>
+    public string? TimeZone { get; init; }
+
     public ImmutableArray<KnownLift> Lifts { get; init; } = [];
 
     public ImmutableArray<Soreness> SoreJoints { get; init; } = [];

@@ -1,6 +1,7 @@
 using Ingegno.Core.Clients;
 using Ingegno.Core.Effort;
 using Ingegno.Core.Loads;
+using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
 using Ingegno.Core.Schools;
 
@@ -24,6 +25,17 @@ public static class DoseSearch
 
         var line = On(rung, intent, effort, rules, client);
         styles ??= new StyleSpace(effort.Exercise, rules, TechniqueLimits.Of(effort.Exercise, client, rules));
+        if (wish.Counts is { } counts)
+        {
+            // What stands in a plan is told as it stands, past today's limits too.
+            var standing = new SetPlan(counts, rung.Load, new(wish.Tempo ?? Tempo.Reference, wish.Partial ?? PartialPart.None, wish.Pulses ?? 0), wish.Rest ?? intent.Rest, intent.Partners)
+            {
+                Form = wish.Form ?? SetForm.Straight,
+            };
+            return DoseDescription.Of(
+                line.Scored(standing, 0), line, new DoseSpace(intent, effort.Exercise, line.Equivalent, rules, styles, wish), intent, effort, rules, wish);
+        }
+
         wish = styles.Limits.Within(wish);
         var space = new DoseSpace(intent, effort.Exercise, line.Equivalent, rules, styles, wish);
         return Best(line, space, intent, wish) is { } best

@@ -17,6 +17,9 @@ public sealed record Practice
     /// <summary>What the whole week is chosen by.</summary>
     public WeekPrices WeekPrices { get; init; } = WeekPrices.Default;
 
+    /// <summary>Where the practice is, by its IANA name; days of clients without a zone of their own are counted in it.</summary>
+    public string TimeZone { get; init; } = Clients.ClientDay.UsualZone;
+
     /// <summary>"EUR", "GBP"; shown before a price.</summary>
     public string Currency { get; init; } = "EUR";
 

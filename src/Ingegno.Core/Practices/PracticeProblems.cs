@@ -15,6 +15,11 @@ public static class PracticeProblems
     {
         var problems = new List<InputProblem>();
         var rules = practice.Rules;
+        if (!Clients.ClientDay.IsZone(practice.TimeZone))
+        {
+            problems.Add(new("timeZone", $"There is no time zone \"{practice.TimeZone}\": choose one from the list, such as Europe/Lisbon."));
+        }
+
         Between(rules.Reserve, 0, 6, "rules.reserve", "Repetitions left");
         Between(rules.BeginnerReserve, 1, 6, "rules.beginnerReserve", "A beginner's repetitions left");
         Between(rules.RepetitionCap, 10, 50, "rules.repetitionCap", "The most repetitions of a set");

@@ -22,7 +22,7 @@ internal static class LastSessions
 
     /// <param name="sessions">Newest first, sets in order.</param>
     internal static Step? Against(LineCase about, SetLog[][] sessions) =>
-        Pain(about, sessions[0]) ?? StopReasons(about.Line, sessions) ?? Falling(about, sessions) ?? Short(about, sessions[0]) ?? Sore(about);
+        Pain(about, sessions[0]) ?? StopReasons(about.Line, sessions) ?? Falling(about, sessions) ?? Short(about, sessions[0]) ?? NotAskedYet(about, sessions[0]) ?? Sore(about);
 
     private static Step? Pain(LineCase about, SetLog[] last)
     {
@@ -35,7 +35,10 @@ internal static class LastSessions
                 StepKind.Stop,
                 $"Stop {PlainWords.InSentence(line.Name)}: pain {worst.Pain} of 10{At(worst)} on set {worst.SetNumber}. Swap it, and send the client to a physician or physiotherapist if it stays.",
                 [$"Pain over {PainHold.Stops} stops a line; nothing is raised until the coach clears it."],
-                null);
+                null)
+            {
+                Stops = StopCause.Pain,
+            };
         }
 
         if (about.Pain?.Against(about.Exercise) is { } report)
@@ -91,12 +94,12 @@ internal static class LastSessions
     private static Step? Falling(LineCase about, SetLog[][] sessions)
     {
         var line = about.Line;
-        if (sessions.Length < Running || !sessions.Take(Running).All(s => Missed(line, s) > 0))
+        if (sessions.Length < Running || !sessions.Take(Running).All(s => Missed(about.AskedOf(s), s) > 0))
         {
             return null;
         }
 
-        string reason = $"short of {line.CountInWords}, {Running} sessions running";
+        string reason = $"short of {about.AskedOf(sessions[0]).CountInWords}, {Running} sessions running";
         bool forecast = !Foreseen.Of(line, about.Exercise, about.Client, about.Anchor).IsEmpty;
         if ((forecast ? RungThatFits(about) : about.Implement?.Ladder.Below(line.Load)) is { } rung && rung.Load > Mass.Zero)
         {
@@ -111,26 +114,26 @@ internal static class LastSessions
 
     private static Step? Short(LineCase about, SetLog[] last)
     {
-        var line = about.Line;
-        if (last.Length < about.SetsAsked)
+        var (line, was) = (about.Line, about.AskedOf(last));
+        if (last.Length < about.SetsAsked(last))
         {
-            return new Step(StepKind.Hold, $"The same again: {last.Length} of {line.Counts.Length} sets were done.", [], line);
+            return new Step(StepKind.Hold, $"The same again: {last.Length} of {was.Counts.Length} sets were done.", [], line);
         }
 
-        int missed = Missed(line, last);
+        int missed = Missed(was, last);
         if (missed == 0)
         {
             return null;
         }
 
-        int asked = line.Counts.Take(last.Length).Sum();
+        int asked = was.Counts.Take(last.Length).Sum();
         string of = $"{missed} of {asked} {(line.Count == CountKind.Seconds ? "seconds" : "repetitions")} short";
         if (missed < FarShort * asked)
         {
             return new Step(StepKind.Hold, $"The same again: {of}.", [], line);
         }
 
-        ImmutableArray<string> why = [$"A third or more short is more than a bad day: {line.CountInWords} was too much."];
+        ImmutableArray<string> why = [$"A third or more short is more than a bad day: {was.CountInWords} was too much."];
         if (RungThatFits(about) is { } rung)
         {
             return new Step(
@@ -139,6 +142,17 @@ internal static class LastSessions
 
         var fewer = AsDone(line, last);
         return new Step(StepKind.TooMuch, $"Down to what is done, {fewer.CountInWords}: {of}.", why, fewer);
+    }
+
+    /// <summary>A line that asks more than it did earns nothing on what it asked before.</summary>
+    private static Step? NotAskedYet(LineCase about, SetLog[] last)
+    {
+        var (line, was) = (about.Line, about.AskedOf(last));
+        return was.Counts.Sum() < line.Counts.Sum() && was.Count == line.Count
+            ? new Step(
+                StepKind.Hold, $"{line.CountInWords} waits to be trained: the last sets were asked as {was.CountInWords}.",
+                [$"Sets are judged by what they were asked as on {last[0].On:d MMM}."], line)
+            : null;
     }
 
     /// <summary>The heaviest load at which what was asked is forecast now, with what was learned from the miss. Null where there is none.</summary>

@@ -1,3 +1,4 @@
+using System.Collections.Frozen;
 using System.Collections.Immutable;
 using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
@@ -16,6 +17,9 @@ namespace Ingegno.Core.Progression;
 public sealed record LineCase(
     Prescription Line, Exercise Exercise, HeldImplement? Implement, ClientProfile Client, StrengthAnchor? Anchor, HouseRules Rules, IReadOnlyList<SetLog> Logs)
 {
+    /// <summary>What sets were asked as, by their ids; a set is judged by that, not by what the line asks now.</summary>
+    public IReadOnlyDictionary<Guid, Prescription> AskedAs { get; init; } = FrozenDictionary<Guid, Prescription>.Empty;
+
     /// <summary>The line as it was when anything but repetitions was last raised; counts climb from it. Null in plans that did not keep it.</summary>
     public Prescription? Start { get; init; }
 
@@ -41,7 +45,11 @@ public sealed record LineCase(
     public WeekKind Week { get; init; }
 
     /// <summary>Sets the last session was to have.</summary>
-    internal int SetsAsked => BlockCalendar.Sets(Line.Counts.Length - Line.OptionalSets, Week, Rules);
+    internal int SetsAsked(SetLog[] last) => AskedOf(last) is var asked ? BlockCalendar.Sets(asked.Counts.Length - asked.OptionalSets, Week, Rules) : 0;
+
+    /// <summary>What a session was asked as; the line itself where nobody kept it.</summary>
+    internal Prescription AskedOf(SetLog[] session) =>
+        session.Select(s => AskedAs.GetValueOrDefault(s.Id)).FirstOrDefault(p => p is not null && p.Exercise == Line.Exercise && !p.Counts.IsEmpty) ?? Line;
 
     /// <summary>Decides what is raised first.</summary>
     public Purpose Purpose { get; init; } = Purpose.Growth;

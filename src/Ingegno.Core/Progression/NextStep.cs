@@ -55,10 +55,20 @@ public enum StepKind
     Pause,
 }
 
+/// <summary>Why a line stops.</summary>
+public enum StopCause
+{
+    Pain,
+    SetUp,
+}
+
 /// <summary>A proposal for next week: one sentence, the figures behind it, and the line as it would then be.</summary>
 /// <param name="Next">The prescription to follow; null when the line stops or only the coach can say what comes.</param>
 public sealed record Step(StepKind Kind, string Sentence, ImmutableArray<string> Arithmetic, Prescription? Next)
 {
+    /// <summary>Why the line stops; null for steps that do not stop it.</summary>
+    public StopCause? Stops { get; init; }
+
     /// <summary>Nobody has to decide anything.</summary>
     [JsonIgnore]
     public bool IsTheSameAgain => Kind == StepKind.Hold;
@@ -103,7 +113,7 @@ public static class NextStep
     private static Step? Stuck(LineCase about, SetLog[][] sessions)
     {
         var trend = Plateau.Of(about.Estimates);
-        if (trend is Trend.TooEarly or Trend.Rising || Over(about.Line, sessions[0]) > 0)
+        if (trend is Trend.TooEarly or Trend.Rising || Over(about.AskedOf(sessions[0]), sessions[0]) > 0)
         {
             return null;
         }
@@ -128,7 +138,7 @@ public static class NextStep
             var step = what switch
             {
                 Raise.Load => Rung(about, sessions),
-                Raise.Repetitions => MoreRepetitions(line, TopOf(about), Spare(line, sessions), about.Rules, WhyRepetitions(about)),
+                Raise.Repetitions => MoreRepetitions(line, TopOf(about), Spare(about, sessions), about.Rules, WhyRepetitions(about)),
                 _ => Further(about, [what]) is { } raised ? new Step(KindOf(raised.What), Sentence(raised), [], raised.Next) : null,
             };
             if (step is not null)
@@ -183,7 +193,7 @@ public static class NextStep
     /// <summary>A line that may not be trained as it was planned, whatever was logged on it.</summary>
     /// <param name="against">Why, at least one reason.</param>
     public static Step NotAsPlanned(Prescription line, IReadOnlyList<string> against) =>
-        new(StepKind.Stop, $"Do not train {PlainWords.InSentence(line.Name)} as planned: {string.Join("; ", against)}. Rebuild this line.", [], null);
+        new(StepKind.Stop, $"Do not train {PlainWords.InSentence(line.Name)} as planned: {string.Join("; ", against)}. Rebuild this line.", [], null) { Stops = StopCause.SetUp };
 
     /// <summary>The next rung: earned, on the way, or refused as too big a jump. Null where there is none, or its price is past the cap.</summary>
     private static Step? Rung(LineCase about, SetLog[][] sessions)
@@ -197,7 +207,7 @@ public static class NextStep
 
         double jump = LoadStep.Jump(line, exercise, rung, client, anchor);
         string jumpWords = $"{line.Load} to {rung.Load} is {jump * 100:0.#} % more of what the muscles meet";
-        int overTwice = sessions.Take(LoadStep.SessionsRunning).Count(s => Over(line, s) >= LoadStep.OverTarget);
+        int overTwice = sessions.Take(LoadStep.SessionsRunning).Count(s => Over(about.AskedOf(s), s) >= LoadStep.OverTarget);
         var there = line with { Counts = FromStart(about) };
         int? earning = LoadStep.EarningCount(there, exercise, rung, client, anchor, rules);
         // A step small enough to take is earned over two sessions, never by one good day.
@@ -206,7 +216,7 @@ public static class NextStep
         {
             return earning is { } goal
                 ? MoreRepetitions(
-                    line, goal, Spare(line, sessions), rules,
+                    line, goal, Spare(about, sessions), rules,
                     $"{goal} earn {rung.Load}",
                     $"{jumpWords}, over the {LoadStep.Largest * 100:0} % a step may be.",
                     $"{goal} at {line.Load} forecast {there.CountInWords} at {rung.Load} with the same left over.")
@@ -220,7 +230,7 @@ public static class NextStep
                 overTwice == 1
                     ? $"The same once more: {LoadStep.OverTarget} over the target again earn {rung.Load}."
                     : $"The same again: {LoadStep.OverTarget} over the target, {LoadStep.SessionsRunning} sessions running, earn {rung.Load}.",
-                [jumpWords + ".", $"Over the target last time: {Over(line, sessions[0])}, counting what was left beyond the plan."],
+                [jumpWords + ".", $"Over the target last time: {Over(about.AskedOf(sessions[0]), sessions[0])}, counting what was left beyond the plan."],
                 line);
         }
 
@@ -273,11 +283,16 @@ public static class NextStep
     /// What every set of the last two sessions had beyond target and plan, where it is as much as earns a load: then one repetition a week is too
     /// slow. At most <see cref="MostAtOnce"/>.
     /// </summary>
-    private static int Spare(Prescription line, SetLog[][] sessions)
+    private static int Spare(LineCase about, SetLog[][] sessions)
     {
-        int spare = sessions.Length < LoadStep.SessionsRunning ? 0
-            : sessions.Take(LoadStep.SessionsRunning).Min(s => s.Length < line.Counts.Length ? 0 : line.Counts.Select((count, i) => Beyond(line, s[i], count)).Min());
+        int spare = sessions.Length < LoadStep.SessionsRunning ? 0 : sessions.Take(LoadStep.SessionsRunning).Min(SpareOf);
         return spare >= LoadStep.OverTarget ? Math.Min(spare, MostAtOnce) : 0;
+
+        int SpareOf(SetLog[] session)
+        {
+            var asked = about.AskedOf(session);
+            return session.Length < asked.Counts.Length ? 0 : asked.Counts.Select((count, i) => Beyond(asked, session[i], count)).Min();
+        }
     }
 
     /// <summary>One more a set, or null where all are at the goal or the cap.</summary>

@@ -148,7 +148,7 @@ public static class ProgressionOrder
     /// <summary>A harder variation is earned like a load: by two repetitions over the target.</summary>
     private static Raised? Variation(Climbing at, HouseRules rules)
     {
-        if (at.Harder is not [var harder, ..])
+        if (at.Harder.FirstOrDefault(h => IsInZone(h, at.Base)) is not { } harder)
         {
             return null;
         }
@@ -157,6 +157,10 @@ public static class ProgressionOrder
         int needed = Math.Min(rules.RepetitionCap, at.Base.Counts.Max() + LoadStep.OverTarget);
         return Repetitions(at, needed, $"{needed} earn the {name}") ?? new(Raise.Variation, name, harder);
     }
+
+    /// <summary>A variation changes the count only as far as the line's zone goes: five fives do not become five eighteens from one week to the next.</summary>
+    private static bool IsInZone(Prescription harder, Prescription start) =>
+        !harder.Count.IsRepetitions() || !start.Count.IsRepetitions() || (RepetitionZone.Of(start.Counts.Min()) is var zone && harder.Counts.All(zone.Holds));
 
     private static Raised? Tempo(Climbing at, ClientProfile client, HouseRules rules)
     {

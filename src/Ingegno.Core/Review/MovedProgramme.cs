@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Clients;
+using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
 using Ingegno.Core.Substitution;
 
@@ -7,7 +8,10 @@ namespace Ingegno.Core.Review;
 
 /// <summary>One line of a programme that was moved home.</summary>
 /// <param name="Fit">0 where nothing stands in.</param>
-public sealed record MovedLine(int Line, string Written, string? Done, Share Fit);
+/// <param name="Stands">As it is in force; moving changes nothing on it.</param>
+/// <param name="Was">What it asks now, where moving changes that; null where it stands or is new.</param>
+/// <param name="Becomes">What it would ask.</param>
+public sealed record MovedLine(int Line, string Written, string? Done, Share Fit, bool Stands, string? Was, string? Becomes);
 
 /// <summary>How a whole programme came through the move: enough to see whom to look at first.</summary>
 /// <param name="Lines">In the order of the text.</param>
@@ -19,13 +23,16 @@ public sealed record MovedProgramme(
     ImmutableArray<MovedLine> Lines, Share Worst, double Asked, double Given, Duration Longest, ImmutableArray<string> Exceptions)
 {
     /// <param name="poorFit">A line under this fit is an exception.</param>
-    public static MovedProgramme Of(IReadOnlyList<RebuiltSession> sessions, Reviewed review, ClientProfile client, bool allGuessed, double poorFit)
+    /// <param name="inForce">What a line of the text asks now; null where it is new.</param>
+    public static MovedProgramme Of(
+        IReadOnlyList<RebuiltSession> sessions, Reviewed review, ClientProfile client, bool allGuessed, double poorFit, Func<int, Prescription?> inForce)
     {
         RebuiltLine[] lines = [.. sessions.SelectMany(s => s.Lines).Where(l => l.Outcome != LineOutcome.LeftOut)];
         ImmutableArray<MovedLine> moved =
         [
             .. lines.Select(l => new MovedLine(
-                l.Written.Number, l.Written.ExerciseName, l.Chosen?.Prescription.Name, l.Chosen?.Fit.Score ?? Share.Zero)),
+                l.Written.Number, l.Written.ExerciseName, l.Chosen?.Prescription.Name, l.Chosen?.Fit.Score ?? Share.Zero, l.Stands,
+                l.Stands ? null : Words(inForce(l.Written.Number)), Words(l.Chosen?.Prescription))),
         ];
         return new(
             moved,
@@ -35,6 +42,8 @@ public sealed record MovedProgramme(
             sessions.Select(s => s.Whole).DefaultIfEmpty(Duration.Zero).Max(),
             [.. LookedAt(lines, moved, review, client, allGuessed, poorFit)]);
     }
+
+    private static string? Words(Prescription? line) => line is null ? null : $"{line.Name}, {(line.Load == Mass.Zero ? "" : $"{line.Load}, ")}{line.CountInWords}";
 
     private static IEnumerable<string> LookedAt(
         RebuiltLine[] lines, ImmutableArray<MovedLine> moved, Reviewed review, ClientProfile client, bool allGuessed, double poorFit)

@@ -17,8 +17,9 @@ public sealed record PainReport(string Exercise, string Name, DateOnly On, int P
 }
 
 /// <summary>
-/// After pain over 5 nothing is made harder that could bring it back: the exercise, its neighbours on the ladder, and everything that loads
-/// the joint, until the coach clears it. Bands of Thomee 1997, Phys Ther 77:1690-1703 (from memory).
+/// The one rule of pain, for desk, link and phone. After pain over 5 the exercise, its neighbours on the ladder and everything that loads the joint
+/// are held back until the coach clears it, whatever else hurts next; a swap answers a report, and then they may be trained again but are not made
+/// harder. Bands of Thomee 1997, Phys Ther 77:1690-1703 (from memory).
 /// </summary>
 public sealed class PainHold
 {
@@ -30,13 +31,16 @@ public sealed class PainHold
 
     private readonly Catalogue _catalogue;
     private readonly ImmutableArray<PainReport> _stopping;
+    private readonly ImmutableArray<PainReport> _unanswered;
     private readonly ImmutableArray<PainReport> _repeated;
 
     /// <param name="log">All sets of the client that may matter: the last weeks at least.</param>
-    public PainHold(IEnumerable<SetLog> log, IEnumerable<PainClearance> cleared, Catalogue catalogue)
+    /// <param name="answered">Exercises given up for pain, and the day until which that answers their reports.</param>
+    public PainHold(IEnumerable<SetLog> log, IEnumerable<PainClearance> cleared, IEnumerable<PainClearance> answered, Catalogue catalogue)
     {
         _catalogue = catalogue;
-        var through = cleared.GroupBy(c => c.Exercise).ToDictionary(g => g.Key, g => g.Max(c => c.Through), StringComparer.Ordinal);
+        var through = Latest(cleared);
+        var until = Latest(answered);
         SetLog[] sets = [.. log];
         PainReport[] open =
         [
@@ -45,29 +49,42 @@ public sealed class PainHold
                 .Select(s => new PainReport(s.Exercise, catalogue.Find(s.Exercise)?.Name ?? s.Exercise, s.On, s.Pain, s.PainAt)),
         ];
         _stopping = [.. open.Where(r => r.Pain > Stops)];
+        _unanswered = [.. _stopping.Where(r => !(until.TryGetValue(r.Exercise, out var day) && r.On <= day))];
         var lately = sets.Select(s => s.On).Distinct().OrderDescending().Take(WithinSessions).ToHashSet();
         _repeated = [.. open.Where(r => r.At is not null && lately.Contains(r.On))];
     }
 
+    private static Dictionary<string, DateOnly> Latest(IEnumerable<PainClearance> days) =>
+        days.GroupBy(c => c.Exercise).ToDictionary(g => g.Key, g => g.Max(c => c.Through), StringComparer.Ordinal);
+
     /// <summary>What keeps this exercise from being made harder; null when nothing does.</summary>
-    public PainReport? Against(Exercise exercise) => _stopping.FirstOrDefault(r => Touches(r, exercise));
+    public PainReport? Against(Exercise exercise) => _stopping.FirstOrDefault(r => Touches(r.Exercise, r.At, exercise, _catalogue));
+
+    /// <summary>
+    /// What keeps this exercise from being trained at all until the coach has looked at it; null when nothing does. Of several reports one on the
+    /// exercise itself is named first; none hides another.
+    /// </summary>
+    public PainReport? HeldBack(Exercise exercise) =>
+        _unanswered.Where(r => Touches(r.Exercise, r.At, exercise, _catalogue)).OrderBy(r => r.Exercise == exercise.Id ? 0 : 1).FirstOrDefault();
 
     /// <summary>The latest of repeated reports at one place on this exercise, from different days; null where there are none.</summary>
     public PainReport? Repeated(Exercise exercise) => _repeated
         .Where(r => r.Exercise == exercise.Id)
         .FirstOrDefault(r => _repeated.Where(other => other.At == r.At).Select(other => other.On).Distinct().Count() >= Reports);
 
-    private bool Touches(PainReport report, Exercise exercise)
+    /// <summary>Whether pain over 5 on one exercise holds another back.</summary>
+    /// <param name="at">Where it hurts; null: nobody said, and all that the painful one loads counts.</param>
+    public static bool Touches(string painful, Joint? at, Exercise exercise, Catalogue catalogue)
     {
-        if (report.Exercise == exercise.Id)
+        if (painful == exercise.Id)
         {
             return true;
         }
 
-        var painful = _catalogue.Find(report.Exercise);
-        bool neighbours = painful is not null
-            && (painful.Harder.Any(h => h.Exercise == exercise.Id) || exercise.Harder.Any(h => h.Exercise == painful.Id));
-        IEnumerable<Joint> joints = report.At is { } joint ? [joint] : painful?.Joints.Select(j => j.Joint) ?? [];
+        var hurting = catalogue.Find(painful);
+        bool neighbours = hurting is not null
+            && (hurting.Harder.Any(h => h.Exercise == exercise.Id) || exercise.Harder.Any(h => h.Exercise == hurting.Id));
+        IEnumerable<Joint> joints = at is { } joint ? [joint] : hurting?.Joints.Select(j => j.Joint) ?? [];
         return neighbours || joints.Any(j => exercise.Joints.Any(s => s.Joint == j));
     }
 }

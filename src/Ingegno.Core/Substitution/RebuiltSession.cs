@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Effort;
@@ -21,7 +22,21 @@ namespace Ingegno.Core.Substitution;
 public sealed record LineChoice(
     int Line, string Text, string? Exercise = null, Mass? Load = null, int? Repetitions = null, Tempo? Tempo = null, Duration? Rest = null,
     bool Alone = false, bool Pinned = false, PartialPart? Partial = null, int? Pulses = null, SetForm? Form = null, int? Sets = null,
-    bool FinishEasier = false, string? Group = null, bool LeftOut = false);
+    bool FinishEasier = false, string? Group = null, bool LeftOut = false)
+{
+    /// <summary>A line in force is given up for what the engine would say now; on one that is new it says nothing.</summary>
+    public bool Afresh { get; init; }
+
+    /// <summary>A load, count, tempo, rest, technique or number of sets is fixed.</summary>
+    [JsonIgnore]
+    public bool FixesDose =>
+        Load is not null || Repetitions is not null || Tempo is not null || Rest is not null || Partial is not null || Pulses is not null || Form is not null || Sets is not null;
+
+    /// <summary>What stays settled once a line stands, of the line it names nothing: the dose is then the prescription's. Null where nothing is.</summary>
+    public LineChoice? Settled() =>
+        new LineChoice(0, "", Exercise, Alone: Alone, Pinned: Pinned, FinishEasier: FinishEasier, Group: Group, LeftOut: LeftOut) is var settled
+            && settled == new LineChoice(0, "") ? null : settled;
+}
 
 /// <summary>What became of a written line.</summary>
 public enum LineOutcome
@@ -66,6 +81,10 @@ public sealed record Alternative
 
     /// <summary>What it costs, in words; null when nothing worth a word is lost.</summary>
     public string? Loss { get; init; }
+
+    /// <summary>Reason and loss in one.</summary>
+    [JsonIgnore]
+    public string Why => Loss is null ? Reason : $"{Reason} {Loss}";
 
     /// <summary>True when the loss is one a coach should decide on: effect left open, or the pattern gone.</summary>
     public bool LossMatters { get; init; }
@@ -151,19 +170,32 @@ public sealed record RebuiltLine
     /// <summary>What would open it, where nothing is possible; null otherwise.</summary>
     public string? WouldOpen { get; init; }
 
+    /// <summary>As it stands in the plan, changed in nothing.</summary>
+    public bool Stands { get; init; }
+
+    /// <summary>What the engine would say of a line in force now, where that differs: "Goblet squat, 24 kg, 4 x 12".</summary>
+    public string? Afresh { get; init; }
+
+    /// <summary>Why a line in force may not be trained as it stands; empty for most.</summary>
+    public ImmutableArray<string> Against { get; init; } = [];
+
     /// <summary>True when a coach chose the exercise by hand.</summary>
     public bool ChosenByHand { get; init; }
 
     /// <summary>Why the exercise a coach chose by hand is not used any more; null while it is, or none was chosen.</summary>
     public string? LapsedChoice { get; init; }
 
-    /// <summary>Best fit first, the chosen one among them.</summary>
+    /// <summary>Best fit first, the chosen one among them; on a line in force that one comes first.</summary>
     public ImmutableArray<Alternative> Alternatives { get; init; } = [];
 
     public ImmutableArray<RefusedAlternative> Refused { get; init; } = [];
 
     /// <summary>For an unknown name, the nearest ones in the catalogue.</summary>
     public ImmutableArray<NamedExercise> Nearest { get; init; } = [];
+
+    /// <summary>"B1" where it keeps its written place in the group, "B" where it came to it at home; empty alone.</summary>
+    [JsonIgnore]
+    public string TagHere => Group is { } group ? group + (group == Written.Group && Written.PlaceInGroup > 0 ? Written.PlaceInGroup : "") : "";
 
     /// <summary>All that is trained on this line, in order.</summary>
     public IEnumerable<Prescription> Prescriptions() =>

@@ -4,6 +4,7 @@ using Ingegno.Core.Dosing;
 using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
+using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Substitution;
@@ -19,6 +20,9 @@ public sealed class SubstituteSearch(
     private const double EqualFits = 0.005;
 
     private static readonly Share Unlike = Share.Of(-1);
+
+    /// <summary>Where it looks.</summary>
+    internal PreparedHome Home => home;
 
     private readonly StyleSpaces _styles = styles ?? new(client, rules);
     private readonly Dictionary<string, SetUpSearch.Found> _setUps = new(StringComparer.Ordinal);
@@ -259,6 +263,38 @@ public sealed class SubstituteSearch(
 
         return best is null ? null : best with { ToFailure = RangeOf(best, anchor) };
     }
+
+    /// <summary>A line as it stands in a plan, in the set-up it stands in. Null where that is not here, or its load is not.</summary>
+    /// <param name="wish">The dose it has, what was nudged apart.</param>
+    public Candidate? InForce(Exercise exercise, Exercise written, Intent? intent, Role role, Prescription line, DoseWish wish)
+    {
+        SetUp[] standing = [.. SetUpsOf(exercise).SetUps.Where(s => s.Geometry.IsAsSetUp(line.Geometry) && Holds(s, line)).OrderBy(s => s.Implement is null ? 0 : 1)];
+        if (standing.Length == 0)
+        {
+            return null;
+        }
+
+        var anchor = intent is null || !exercise.IsForecast ? null : exercise.Id == written.Id ? intent.Anchor : anchors.For(exercise);
+        if (anchor is null || intent is null)
+        {
+            return new(exercise, standing[0], null, null, Fit.Of(FitParts.Of(written, exercise, intent, null, client.Level), role, rules.Weights), null);
+        }
+
+        foreach (var setUp in standing)
+        {
+            var effort = new ExerciseEffort(exercise, client, anchor, setUp.Geometry);
+            if (DoseSearch.Find(intent, effort, setUp.Ladder, rules, client, wish, _styles.Of(exercise, IsImmovableHere(exercise))) is { } dose)
+            {
+                var candidate = new Candidate(exercise, setUp, dose, anchor, Fit.Of(FitParts.Of(written, exercise, intent, dose, client.Level), role, rules.Weights), null);
+                return candidate with { ToFailure = RangeOf(candidate, anchor) };
+            }
+        }
+
+        return null;
+    }
+
+    private static bool Holds(SetUp setUp, Prescription line) =>
+        line.Kit is null || (setUp.Implement is { } held && held.KitId == line.Kit && held.Hold == line.Hold && held.Ladder.At(line.Load) is not null);
 
     /// <summary>Something to push or pull against that will not give: a strap, or for presses the wall.</summary>
     private bool IsImmovableHere(Exercise exercise) =>

@@ -49,6 +49,9 @@ internal static class SignIn
                 CookieAuthenticationDefaults.AuthenticationScheme)),
             new AuthenticationProperties { IsPersistent = true });
 
+    /// <summary>The signed-in coach's name, as it stands in the list of changes.</summary>
+    internal static string CoachName(this ClaimsPrincipal user) => user.Identity?.Name ?? "coach";
+
     /// <summary>The signed-in coach's id.</summary>
     internal static string CoachId(this ClaimsPrincipal user) => user.FindFirstValue(ClaimTypes.NameIdentifier)!;
 }

@@ -6,8 +6,8 @@ using Ingegno.Core.Dosing;
 using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Plans;
 using Ingegno.Core.Practices;
-using Ingegno.Core.Programmes;
 using Ingegno.Core.Progression;
 using Ingegno.Core.Review;
 using Ingegno.Core.Substitution;
@@ -15,6 +15,7 @@ using Ingegno.Formats.ProgrammeText;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Clients;
 using Ingegno.Server.Log;
+using Ingegno.Server.Plans;
 using Ingegno.Server.Web;
 using Ingegno.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -24,13 +25,28 @@ namespace Ingegno.Server.Bench;
 /// <summary>A text and the choices made by hand on it.</summary>
 /// <param name="Ask">Catalogue ids every line answers for: "and why not this one?"</param>
 /// <param name="Block">The weeks it is trained over; the review asks after them.</param>
-public sealed record BenchForm(string Text, ImmutableArray<LineChoice> Choices, ImmutableArray<string>? Ask = null, Block? Block = null);
+/// <param name="Seen">What the bench began with; null: the plan as it is now.</param>
+public sealed record BenchForm(string Text, ImmutableArray<LineChoice> Choices, ImmutableArray<string>? Ask = null, Block? Block = null, SeenPlan? Seen = null)
+{
+    internal BenchDraft Draft => new(Text, Choices, Block, Seen);
+}
 
-/// <summary>The text as rebuilt for this home now.</summary>
+/// <summary>A line of the text that is in the plan in force.</summary>
+/// <param name="Number">In the text.</param>
+/// <param name="Line">Its name in the plan.</param>
+public sealed record LineInForce(int Number, int Line);
+
+/// <summary>A line of the plan that the text does not hold any more.</summary>
+/// <param name="Name">What it asks, in words.</param>
+public sealed record GoneLine(int Line, string Written, string Name);
+
+/// <summary>The text as rebuilt for this home now, its lines in force as they stand.</summary>
 /// <param name="AllGuessed">No lift is known and none could be read: every load stands on a wide guess.</param>
 /// <param name="Review">The whole week: its ledger, and what is found in it.</param>
+/// <param name="Gone">What saving takes out of the plan; the logs are kept.</param>
 public sealed record BenchView(
-    ImmutableArray<RebuiltSession> Sessions, ImmutableArray<TextProblem> Problems, bool AllGuessed, Reviewed Review);
+    ImmutableArray<RebuiltSession> Sessions, ImmutableArray<TextProblem> Problems, bool AllGuessed, Reviewed Review,
+    ImmutableArray<LineInForce> InForce, ImmutableArray<GoneLine> Gone);
 
 /// <summary>A saved plan with the version it was read at.</summary>
 /// <param name="Stopped">Lines that may not be trained as saved, each with its reason: pain, or a set-up that does not stand any more.</param>
@@ -40,12 +56,13 @@ public sealed record PlanView(Plan Plan, long Version, ImmutableArray<StoppedLin
 public sealed record StoppedLine(int Line, string Reason);
 
 /// <summary>What to save, and the version it was made on; 0 for a first save.</summary>
-public sealed record PlanForm(string Text, ImmutableArray<LineChoice> Choices, long Version, Block? Block = null);
+/// <param name="Seen">What the bench began with: then only what differs from it is written, and two windows meet on one line at most.</param>
+public sealed record PlanForm(string Text, ImmutableArray<LineChoice> Choices, long Version, Block? Block = null, SeenPlan? Seen = null);
 
 /// <summary>The Rebuild bench.</summary>
 internal static class BenchEndpoints
 {
-    private const int MostChoices = 1000, MostAsked = 20, MostKept = 2;
+    private const int MostChoices = 1000, MostAsked = 20;
 
     internal static void MapBench(this RouteGroupBuilder api)
     {
@@ -55,7 +72,7 @@ internal static class BenchEndpoints
     }
 
     private static async Task<Results<Ok<BenchView>, ValidationProblem, ProblemHttpResult>> RebuildAsync(
-        string id, BenchForm form, ClaimsPrincipal user, Cases cases, RebuildsAtHand rebuilds, TimeProvider clock, string? place = null)
+        string id, BenchForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans, RebuildsAtHand rebuilds, TimeProvider clock, string? place = null)
     {
         if (await cases.FindAsync(user.CoachId(), id, place) is not { } about)
         {
@@ -65,11 +82,15 @@ internal static class BenchEndpoints
         InputProblem[] problems = [.. Problems(form.Choices, about.Rules), .. Problems(form.Block)];
         return problems.Length > 0
             ? Answers.Invalid(problems)
-            : TypedResults.Ok(Rebuild(form, about, rebuilds, Today.ByThe(clock)));
+            : TypedResults.Ok(Rebuild(form, await PlanAsync(user, plans, about), about, rebuilds, about.Today(clock)));
     }
 
+    /// <summary>The plan in force as trained at the place asked for.</summary>
+    internal static async Task<Versioned<Plan>> PlanAsync(ClaimsPrincipal user, Storage.Plans plans, Case about) =>
+        (await plans.FindAsync(user.CoachId(), about.Client.Id)).At(about.Place.Id);
+
     private static async Task<Results<Ok<PlanView>, ProblemHttpResult>> FindAsync(
-        string id, ClaimsPrincipal user, Cases cases, Plans plans, Trainings trainings, TimeProvider clock)
+        string id, ClaimsPrincipal user, Cases cases, Storage.Plans plans, Trainings trainings, TimeProvider clock)
     {
         string coach = user.CoachId();
         if (await cases.FindAsync(coach, id) is not { } about)
@@ -78,17 +99,21 @@ internal static class BenchEndpoints
         }
 
         var plan = (await plans.FindAsync(coach, id)).At(about.Place.Id);
-        var today = Today.ByThe(clock);
-        var steps = NextSteps.For(about.Profile, about.Home, about.Rules, plan.Value, await trainings.OfClientAsync(coach, id, today), today);
-        return TypedResults.Ok(new PlanView(
-            plan.Value,
-            plan.Version,
-            [.. steps.Where(s => s.Step?.Kind == StepKind.Stop).Select(s => new StoppedLine(s.Line, s.Step!.Sentence))]));
+        return TypedResults.Ok(ViewOf(plan, about, await trainings.OfClientAsync(coach, id, about.Today(clock)), about.Today(clock)));
     }
 
-    /// <summary>Works the plan out anew from text and choices, so that what is saved is what the engine says, and freezes it.</summary>
+    private static PlanView ViewOf(Versioned<Plan> plan, Case about, Training training, DateOnly today) => new(
+        plan.Value,
+        plan.Version,
+        [
+            .. PlanProgress.For(about.Profile, about.Home, about.Rules, plan.Value, training, today)
+                .Where(s => s.Step?.Kind == StepKind.Stop)
+                .Select(s => new StoppedLine(s.Line, s.Step!.Sentence)),
+        ]);
+
+    /// <summary>Saves what the bench shows: lines that stand are kept as they are, what differs is a change like any other.</summary>
     private static async Task<Results<Ok<PlanView>, ValidationProblem, ProblemHttpResult>> SaveAsync(
-        string id, PlanForm form, ClaimsPrincipal user, Cases cases, Places places, Plans plans, TimeProvider clock)
+        string id, PlanForm form, ClaimsPrincipal user, Cases cases, PlanCommands commands, CancellationToken stop)
     {
         if (form.Text.Length > ProgrammeReader.MostCharacters)
         {
@@ -106,84 +131,47 @@ internal static class BenchEndpoints
             return Answers.Invalid(problems);
         }
 
-        var plan = Planned(form.Text, form.Choices, about, await places.AllAsync(user.CoachId(), id), clock) with { Block = form.Block };
-        var result = await plans.SaveAsync(user.CoachId(), id, plan, form.Version);
-        return result.Saved ? TypedResults.Ok(new PlanView(plan, result.Version, [])) : Answers.Stale();
+        var draft = new BenchDraft(form.Text, form.Choices, form.Block, form.Seen);
+        var done = await commands.RunAsync(user.CoachId(), user.CoachName(), id, on => Task.Run(
+            () => form.Seen is null && form.Version != on.Plan.Version
+                ? new PlanOutcome(on.Plan.Value, [], new("This was saved elsewhere in the meantime.", IsStale: true))
+                : on.Bench.Save(on.Plan.Value, draft, on.LastTrained, on.By),
+            stop));
+        if (done is null)
+        {
+            return Answers.Missing("client");
+        }
+
+        return done.Refusal is { } refusal
+            ? Answers.Refused(refusal)
+            : TypedResults.Ok(await SavedAsync(user, id, new(done.Plan, done.Version), commands));
     }
 
-    /// <summary>The plan for the place in use, and for every other one.</summary>
-    internal static Plan Planned(string text, ImmutableArray<LineChoice> choices, Case about, IEnumerable<StoredPlace> places, TimeProvider clock)
+    private static async Task<PlanView> SavedAsync(ClaimsPrincipal user, string id, Versioned<Plan> plan, PlanCommands commands)
     {
-        return new Plan(text, choices, At(about.Home), clock.GetUtcNow())
-        {
-            Place = about.Place.Id,
-            PlaceName = about.Home.Name,
-            Elsewhere = [.. places.Where(p => p.Id != about.Place.Id).Select(p => new PlannedPlace(p.Id, p.Home.Name, At(p.Home)))],
-        };
-
-        ImmutableArray<PlannedSession> At(Home home) =>
-            [.. Rebuild(text, choices, about.Profile, home, about.Practice, Today.ByThe(clock)).Sessions.Select(Frozen)];
+        var now = (await commands.ReadAsync(user.CoachId(), user.CoachName(), id))!;
+        return ViewOf(plan, now.About, now.Training, now.By.On);
     }
 
     /// <summary>While it is worked on: what did not change since the last question is not worked out again.</summary>
-    internal static BenchView Rebuild(BenchForm form, Case about, RebuildsAtHand rebuilds, DateOnly today) =>
-        rebuilds.With(form.Text, about, today, (read, rebuild) =>
-            View(read, rebuild, form.Choices, about.Profile, about.Practice, form.Ask?.Take(MostAsked).ToHashSet(), form.Block));
+    internal static BenchView Rebuild(BenchForm form, Versioned<Plan> plan, Case about, RebuildsAtHand rebuilds, DateOnly today) =>
+        rebuilds.With(form.Draft, plan, about, today, at => View(
+            at.Read, [.. at.Sessions(about.Place.Id, form.Ask?.Take(MostAsked).ToHashSet())], at.Rebuild.AllGuessed, about.Profile, about.Practice, form.Block, at.Edit));
 
+    /// <summary>A programme rebuilt for whoever is named, with no plan behind it.</summary>
     internal static BenchView Rebuild(
-        string text, ImmutableArray<LineChoice> choices, ClientProfile client, Home home, Practice practice, DateOnly today,
-        HashSet<string>? ask = null, Block? block = null)
+        string text, ImmutableArray<LineChoice> choices, ClientProfile client, Home home, Practice practice, DateOnly today, Block? block = null)
     {
         var read = ProgrammeReader.Read(text, Catalogue.Shipped, client.Unit);
-        return View(read, new SessionRebuild(client, home, Catalogue.Shipped, practice.Rules, today, read.Programme, practice), choices, client, practice, ask, block);
+        var rebuild = new SessionRebuild(client, home, Catalogue.Shipped, practice.Rules, today, read.Programme, practice);
+        return View(read, [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, choices))], rebuild.AllGuessed, client, practice, block, null);
     }
 
     private static BenchView View(
-        ReadProgramme read, SessionRebuild rebuild, ImmutableArray<LineChoice> choices, ClientProfile client, Practice practice, HashSet<string>? ask, Block? block)
-    {
-        ImmutableArray<RebuiltSession> sessions = [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, choices, ask))];
-        return new BenchView(sessions, read.Problems, rebuild.AllGuessed, ProgrammeReview.Of(sessions, client, Catalogue.Shipped, block, practice.Marks));
-    }
-
-    /// <summary>The session as it will be trained: in its order, with what was added to a line behind it.</summary>
-    internal static PlannedSession Frozen(RebuiltSession session) =>
-        new(session.Title, session.Whole, [.. session.Lines.Where(l => l.Outcome != LineOutcome.LeftOut).OrderBy(l => l.TrainedAt).SelectMany(Frozen)])
-        {
-            LayOut = session.LayOut,
-            WarmUp = session.WarmUp,
-            CoolDown = session.CoolDown,
-        };
-
-    private static IEnumerable<PlannedLine> Frozen(RebuiltLine line)
-    {
-        string tag = line.Group is { } group ? group + (group == line.Written.Group && line.Written.PlaceInGroup > 0 ? line.Written.PlaceInGroup : "") : "";
-        yield return Planned(line.Written.Number, tag, line.Chosen) with { Behind = line.Added.IsEmpty ? line.Behind : [] };
-        for (int i = 0; i < line.Added.Length; i++)
-        {
-            yield return Planned(line.Written.Number + (PlannedLine.AddedFrom * (i + 1)), tag.Length == 0 ? "+" : tag + "+", line.Added[i]) with
-            {
-                Behind = i == line.Added.Length - 1 ? line.Behind : [],
-            };
-        }
-
-        PlannedLine Planned(int number, string label, Alternative? done) => new(
-            number,
-            label,
-            line.Group,
-            line.Written.Text,
-            done is null ? line.WouldOpen ?? "" : string.Join(' ', new[] { done.Reason, done.Loss }.OfType<string>()),
-            done?.Prescription)
-        {
-            Start = done?.Prescription,
-            Harder = done is null ? [] : [.. Others(done).Where(p => Catalogue.Shipped[done.Prescription.Exercise].Harder.Any(h => h.Exercise == p.Exercise)).Take(MostKept)],
-            Instead = done is null ? [] : [.. Others(done).Where(p => !p.Supports.Any(s => done.Prescription.Supports.Any(used => used.Fixture == s.Fixture))).Take(MostKept)],
-        };
-
-        // What was added to a line has no alternatives of its own.
-        IEnumerable<Prescription> Others(Alternative done) => done == line.Chosen
-            ? line.Alternatives.Select(a => a.Prescription).Where(p => p.Exercise != done.Prescription.Exercise)
-            : [];
-    }
+        ReadProgramme read, ImmutableArray<RebuiltSession> sessions, bool allGuessed, ClientProfile client, Practice practice, Block? block, PlanEdit? edit) => new(
+        sessions, read.Problems, allGuessed, ProgrammeReview.Of(sessions, client, Catalogue.Shipped, block, practice.Marks),
+        edit is null ? [] : [.. from line in read.Programme.Sessions.SelectMany(s => s.Lines) let known = edit.LineOf(line.Number) where known is not null select new LineInForce(line.Number, known.Value)],
+        edit is null ? [] : [.. edit.Gone.Select(l => new GoneLine(l.Line, l.Written, l.Prescription is { } p ? $"{p.Name}, {p.CountInWords}" : l.Written))]);
 
     internal static IEnumerable<InputProblem> Problems(Block? block) =>
         block is null ? [] : BlockProblems.Of(block).Select(p => p with { Path = $"block.{p.Path}" });

@@ -3,10 +3,14 @@ using System.Security.Claims;
 using Ingegno.Core.Blocks;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Plans;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Progression;
 using Ingegno.Core.Substitution;
 using Ingegno.Formats.ProgrammeText;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Clients;
+using Ingegno.Server.Log;
 using Ingegno.Server.Web;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -36,7 +40,7 @@ internal static class BlockEndpoints
     }
 
     private static async Task<Results<Ok<BlockView>, ValidationProblem, ProblemHttpResult>> LayOutAsync(
-        string id, BenchForm form, ClaimsPrincipal user, Cases cases, RebuildsAtHand rebuilds, TimeProvider clock)
+        string id, BenchForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans, Trainings trainings, RebuildsAtHand rebuilds, TimeProvider clock)
     {
         if (await cases.FindAsync(user.CoachId(), id) is not { } about)
         {
@@ -54,14 +58,26 @@ internal static class BlockEndpoints
             return Answers.Invalid(problems);
         }
 
-        var today = Today.ByThe(clock);
-        return TypedResults.Ok(rebuilds.With(form.Text, about, today, (read, rebuild) =>
+        var today = about.Today(clock);
+        string coach = user.CoachId();
+        var plan = await BenchEndpoints.PlanAsync(user, plans, about);
+        var changes = await plans.ChangesAsync(coach, id);
+        var waiting = PlanProgress.For(about.Profile, about.Home, about.Rules, plan.Value, await trainings.OfClientAsync(coach, id, today), today)
+            .Where(l => l.Step is { Next: not null, IsTheSameAgain: false }).ToLookup(l => l.Line, l => l.Step!);
+        return TypedResults.Ok(rebuilds.With(form.Draft, plan, about, today, at =>
         {
-            RebuiltSession[] sessions = [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, form.Choices))];
+            var sessions = at.Sessions(about.Place.Id);
             var weeks = BlockCalendar.Of(block, about.Profile, sessions.Length);
             return new BlockView(weeks, BlockTargets.Of(
-                sessions, block, weeks, about.Profile, new PreparedHome(about.Home, today), Catalogue.Shipped, rebuild.Anchors, about.Rules));
+                sessions, block, weeks, about.Profile, new PreparedHome(about.Home, today), Catalogue.Shipped, at.Rebuild.Anchors, about.Rules,
+                new SoFar(
+                    today,
+                    number => at.Edit.LineOf(number) is { } line ? waiting[line].FirstOrDefault() : null,
+                    (number, day) => at.Edit.LineOf(number) is { } line ? AskedOn(line, day) : null)));
         }));
+
+        Prescription? AskedOn(int line, DateOnly day) =>
+            plan.Value.AskedOn(changes, day).Where(a => a.Place == about.Place.Id && a.Line == line).Select(a => a.Prescription).FirstOrDefault();
     }
 
     private static async Task<Results<Ok<SpreadOutcome>, ValidationProblem, ProblemHttpResult>> SpreadAsync(

@@ -1,9 +1,11 @@
 using System.Text.Json;
 using Ingegno.Core.Exercises;
+using Ingegno.Core.Plans;
 using Ingegno.Core.Quantities;
 using Ingegno.Core.Substitution;
 using Ingegno.Formats.ProgrammeText;
 using Ingegno.Server.Clients;
+using Ingegno.Storage;
 using Microsoft.Extensions.Caching.Memory;
 
 namespace Ingegno.Server.Bench;
@@ -23,7 +25,7 @@ internal sealed class RebuildsAtHand : IDisposable
     private readonly MemoryCache _atHand = new(new MemoryCacheOptions { SizeLimit = MostAtHand });
 
     /// <param name="Of">All it was worked out from.</param>
-    private sealed record AtHand(string Of, ReadProgramme Read, SessionRebuild Rebuild)
+    private sealed record AtHand(string Of, ReadProgramme Before, ReadProgramme Read, SessionRebuild Rebuild)
     {
         internal Lock Gate { get; } = new();
 
@@ -32,21 +34,39 @@ internal sealed class RebuildsAtHand : IDisposable
 
     public void Dispose() => _atHand.Dispose();
 
-    /// <summary>Works with the text as read and its rebuild; one at a time for a place.</summary>
-    internal T With<T>(string text, Case about, DateOnly today, Func<ReadProgramme, SessionRebuild, T> work)
+    /// <summary>Works with the draft over the plan in force and its rebuild; one at a time for a place.</summary>
+    internal T With<T>(BenchDraft draft, Versioned<Plan> plan, Case about, DateOnly today, Func<BenchAtHand, T> work)
     {
-        string of = JsonSerializer.Serialize(new { text, about.Profile, about.Profile.Learned, about.Home, about.Practice, today }, TradeJson.Options);
+        string text = draft.Seen is { } seen && draft.Text == seen.Text ? plan.Value.Text : draft.Text;
+        string of = JsonSerializer.Serialize(new { text, plan.Version, about.Profile, about.Profile.Learned, about.Home, about.Practice, today }, TradeJson.Options);
         if (_atHand.Get<AtHand>(about.Place.Id) is not { } known || known.Of != of || known.Uses >= MostUses)
         {
             var read = ProgrammeReader.Read(text, Catalogue.Shipped, about.Profile.Unit);
-            known = new(of, read, new SessionRebuild(about.Profile, about.Home, Catalogue.Shipped, about.Rules, today, read.Programme, about.Practice));
+            var before = text == plan.Value.Text ? read : ProgrammeReader.Read(plan.Value.Text, Catalogue.Shipped, about.Profile.Unit);
+            var standing = Edit(before, read).StandingAt(about.Place.Id);
+            known = new(
+                of, before, read, new SessionRebuild(about.Profile, about.Home, Catalogue.Shipped, about.Rules, today, read.Programme, about.Practice, standing));
             _atHand.Set(about.Place.Id, known, new MemoryCacheEntryOptions { Size = 1, SlidingExpiration = TimeSpan.FromMinutes(MinutesAtHand) });
         }
 
         lock (known.Gate)
         {
             known.Uses++;
-            return work(known.Read, known.Rebuild);
+            return work(new(known.Read, known.Rebuild, Edit(known.Before, known.Read)));
         }
+
+        PlanEdit Edit(ReadProgramme before, ReadProgramme read) => new(plan.Value, before.Programme, read.Programme, draft.Choices, draft.Seen);
+    }
+}
+
+/// <summary>A draft as read, ready to be worked out.</summary>
+internal sealed record BenchAtHand(ReadProgramme Read, SessionRebuild Rebuild, PlanEdit Edit)
+{
+    /// <param name="place">Whose choices hold.</param>
+    /// <param name="ask">Catalogue ids every line answers for.</param>
+    internal RebuiltSession[] Sessions(string place, HashSet<string>? ask = null)
+    {
+        var choices = Edit.ChoicesAt(place);
+        return [.. Read.Programme.Sessions.Select(s => Rebuild.Rebuild(s, choices, ask))];
     }
 }

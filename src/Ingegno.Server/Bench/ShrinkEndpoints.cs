@@ -2,15 +2,15 @@ using System.Collections.Immutable;
 using System.Security.Claims;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Plans;
 using Ingegno.Core.Quantities;
 using Ingegno.Core.Review;
 using Ingegno.Core.Sessions;
 using Ingegno.Core.Substitution;
-using Ingegno.Formats.ProgrammeText;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Clients;
+using Ingegno.Server.Plans;
 using Ingegno.Server.Web;
-using Ingegno.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Ingegno.Server.Bench;
@@ -18,7 +18,7 @@ namespace Ingegno.Server.Bench;
 /// <summary>A session that has to fit.</summary>
 /// <param name="Session">Place of the session, from 0.</param>
 /// <param name="Minutes">There are, warm-up and cool-down counted.</param>
-public sealed record ShrinkForm(string Text, ImmutableArray<LineChoice> Choices, int Session, int Minutes);
+public sealed record ShrinkForm(string Text, ImmutableArray<LineChoice> Choices, int Session, int Minutes, SeenPlan? Seen = null);
 
 /// <summary>A session made to fit, and what was done for it.</summary>
 /// <param name="Session">As the client would train it.</param>
@@ -31,7 +31,7 @@ internal static class ShrinkEndpoints
     internal static void MapShrink(this RouteGroupBuilder api) => api.MapPost("/clients/{id}/shrink", ShrinkAsync).WithName("shrinkSession");
 
     private static async Task<Results<Ok<ShrinkView>, ValidationProblem, ProblemHttpResult>> ShrinkAsync(
-        string id, ShrinkForm form, ClaimsPrincipal user, Cases cases, TimeProvider clock)
+        string id, ShrinkForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans, TimeProvider clock)
     {
         if (await cases.FindAsync(user.CoachId(), id) is not { } about)
         {
@@ -48,19 +48,22 @@ internal static class ShrinkEndpoints
             return Answers.Invalid(problems);
         }
 
-        var read = ProgrammeReader.Read(form.Text, Catalogue.Shipped, about.Profile.Unit);
-        if (form.Session < 0 || form.Session >= read.Programme.Sessions.Length)
+        var today = about.Today(clock);
+        // Warm-up and cool-down shrink with the time there is.
+        var client = about.Profile with { SessionMinutes = form.Minutes };
+        var bench = PlanCommands.BenchOf(about, today, client);
+        var edit = bench.Edit((await BenchEndpoints.PlanAsync(user, plans, about)).Value, new BenchDraft(form.Text, form.Choices, null, form.Seen));
+        if (form.Session < 0 || form.Session >= edit.Programme.Sessions.Length)
         {
             return Answers.Invalid([new InputProblem("session", "That session is not in the text any more.")]);
         }
 
-        var written = read.Programme.Sessions[form.Session];
-        // Warm-up and cool-down shrink with the time there is.
-        var client = about.Profile with { SessionMinutes = form.Minutes };
-        var rebuild = new SessionRebuild(client, about.Home, Catalogue.Shipped, about.Rules, Today.ByThe(clock), read.Programme, about.Practice);
+        var written = edit.Programme.Sessions[form.Session];
+        var choices = edit.ChoicesAt(about.Place.Id);
+        var rebuild = bench.RebuildAt(edit, new ClientPlace(about.Place.Id, about.Home));
         var shrunk = ShrinkToFit.Into(
-            Duration.FromMinutes(form.Minutes), rebuild.Rebuild(written, form.Choices), about.Rules.ShrinkOrder, about.Home, Catalogue.Shipped,
-            changes => rebuild.Rebuild(written, LineChanges.On(form.Choices, changes, read.Programme)));
-        return TypedResults.Ok(new ShrinkView(shrunk.Steps, shrunk.Changes, BenchEndpoints.Frozen(shrunk.Session), shrunk.Fits));
+            Duration.FromMinutes(form.Minutes), rebuild.Rebuild(written, choices), about.Rules.ShrinkOrder, about.Home, Catalogue.Shipped,
+            changes => rebuild.Rebuild(written, LineChanges.On(choices, changes, edit.Programme)));
+        return TypedResults.Ok(new ShrinkView(shrunk.Steps, shrunk.Changes, LaidSession.Of(shrunk.Session, edit.LineOf), shrunk.Fits));
     }
 }

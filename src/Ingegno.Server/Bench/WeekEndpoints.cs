@@ -59,7 +59,7 @@ internal static class WeekEndpoints
             return Answers.Missing("client");
         }
 
-        var today = Today.ByThe(clock);
+        var today = about.Today(clock);
         if (Unlocks.For(about.Home, about.Practice).FirstOrDefault(o => o.Id == form.Offer) is not { } offer
             || Unlocks.With(about.Home, offer, today) is not { } richer)
         {
@@ -89,7 +89,7 @@ internal static class WeekEndpoints
             return Answers.Invalid([new("budget", $"Give a budget from 0 to {MostBudget:0} {about.Practice.Currency}.")]);
         }
 
-        var today = Today.ByThe(clock);
+        var today = about.Today(clock);
         var basket = Basket.Under(form.Budget, Unlocks.For(about.Home, about.Practice), form.Tried);
         if (basket.IsEmpty)
         {
@@ -121,7 +121,7 @@ internal static class WeekEndpoints
     }
 
     private static async Task<Results<Ok<WeekView>, ValidationProblem, ProblemHttpResult>> SolveAsync(
-        string id, BenchForm form, ClaimsPrincipal user, Cases cases, TimeProvider clock, IWeekSolver solver, WeekSearches searches, RebuildsAtHand rebuilds,
+        string id, BenchForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans, TimeProvider clock, IWeekSolver solver, WeekSearches searches, RebuildsAtHand rebuilds,
         CancellationToken stop, string? run = null)
     {
         if (run is { Length: 0 or > MostRunName })
@@ -135,8 +135,8 @@ internal static class WeekEndpoints
             return Answers.Missing("client");
         }
 
-        var view = BenchEndpoints.Rebuild(form, about, rebuilds, Today.ByThe(clock));
-        var model = ModelOf(view, form.Choices, about);
+        var view = BenchEndpoints.Rebuild(form, await BenchEndpoints.PlanAsync(user, plans, about), about, rebuilds, about.Today(clock));
+        var model = ModelOf(view.Sessions, form.Choices, about);
         if (model.Slots.IsEmpty)
         {
             return Answers.Invalid([NothingToChoose]);
@@ -160,22 +160,25 @@ internal static class WeekEndpoints
     private static Results<Ok<WeekSearch>, ProblemHttpResult> HowFar(string run, ClaimsPrincipal user, WeekSearches searches) =>
         searches.TryFind(user.CoachId(), run, out var progress) ? TypedResults.Ok(new WeekSearch(progress?.Words ?? "nothing found yet")) : Answers.Missing("search");
 
-    /// <summary>The changes that fit a week as a whole, within the client's minutes where that can be; null where there is nothing to choose.</summary>
+    /// <summary>
+    /// The changes that fit a week as a whole around the lines that stand, within the client's minutes where that can be; null where there is
+    /// nothing to choose.
+    /// </summary>
     internal static ImmutableArray<LineChange>? Solved(
-        BenchView view, ImmutableArray<LineChoice> choices, Case about, IWeekSolver solver, CancellationToken stop)
+        ImmutableArray<RebuiltSession> sessions, ImmutableArray<LineChoice> choices, Case about, IWeekSolver solver, CancellationToken stop)
     {
-        var model = ModelOf(view, choices, about);
+        var model = ModelOf(sessions, choices, about, standingStays: true);
         return !model.Slots.IsEmpty && (solver.Solve(model, stop: stop) ?? solver.Solve(model with { MostSeconds = null }, stop: stop)) is { } found
-            ? WeekStory.Of(model, [.. model.Slots.Select(s => PlaceNow(s, view.Sessions))], found, Catalogue.Shipped).Changes
+            ? WeekStory.Of(model, [.. model.Slots.Select(s => PlaceNow(s, sessions))], found, Catalogue.Shipped).Changes
             : null;
     }
 
     /// <summary>The week to choose among: what was kept or chosen by hand stays.</summary>
-    private static WeekModel ModelOf(BenchView view, ImmutableArray<LineChoice> choices, Case about)
+    private static WeekModel ModelOf(ImmutableArray<RebuiltSession> sessions, ImmutableArray<LineChoice> choices, Case about, bool standingStays = false)
     {
         var pinned = choices.Where(c => c.Pinned || c.Exercise is not null).Select(c => (c.Line, c.Text)).ToHashSet();
         return WeekReading.Of(
-            view.Sessions, about.Profile, Catalogue.Shipped, l => l.ChosenByHand || pinned.Contains((l.Written.Number, l.Written.Text)),
+            sessions, about.Profile, Catalogue.Shipped, l => (standingStays && l.Stands) || l.ChosenByHand || pinned.Contains((l.Written.Number, l.Written.Text)),
             about.Profile.SessionMinutes * 60, about.Practice);
     }
 

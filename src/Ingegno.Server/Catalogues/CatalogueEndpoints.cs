@@ -44,7 +44,7 @@ internal static class CatalogueEndpoints
             return Answers.Missing("client");
         }
 
-        var home = new PreparedHome(about.Home, Today.ByThe(clock));
+        var home = new PreparedHome(about.Home, about.Today(clock));
         var rules = about.Rules.For(about.Profile);
         return TypedResults.Ok<ImmutableArray<Possibility>>(
             [.. Catalogue.Shipped.Exercises.Where(e => e.Setting != Setting.Gym).Select(Of)]);

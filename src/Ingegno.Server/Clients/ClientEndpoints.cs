@@ -57,13 +57,13 @@ internal static class ClientEndpoints
     }
 
     private static async Task<Results<Ok<ClientView>, ProblemHttpResult>> FindAsync(
-        string id, ClaimsPrincipal user, Storage.Clients clients, TimeProvider clock) =>
-        await clients.FindAsync(user.CoachId(), id) is { } client
-            ? TypedResults.Ok(ClientView.Of(client.Id, client.Profile, client.Version, Today.ByThe(clock)))
+        string id, ClaimsPrincipal user, Cases cases, TimeProvider clock) =>
+        await cases.FindAsync(user.CoachId(), id) is { } about
+            ? TypedResults.Ok(ClientView.Of(id, about.Profile, about.Client.Version, about.Today(clock)))
             : Answers.Missing("client");
 
     private static async Task<Results<Ok<ClientView>, ValidationProblem, ProblemHttpResult>> SaveAsync(
-        string id, ClientForm form, ClaimsPrincipal user, Storage.Clients clients, TimeProvider clock)
+        string id, ClientForm form, ClaimsPrincipal user, Storage.Clients clients, Storage.Practices practices, TimeProvider clock)
     {
         var problems = ClientProblems.Of(form.Profile, Catalogue.Shipped);
         if (problems.Count > 0)
@@ -72,7 +72,8 @@ internal static class ClientEndpoints
         }
 
         var result = await clients.SaveAsync(user.CoachId(), id, form.Profile, form.Version);
-        return result.Saved ? TypedResults.Ok(ClientView.Of(id, form.Profile, result.Version, Today.ByThe(clock)))
+        return result.Saved ? TypedResults.Ok(ClientView.Of(
+                id, form.Profile, result.Version, ClientDay.Of(clock.GetUtcNow(), ClientDay.ZoneOf(form.Profile, (await practices.FindAsync(user.CoachId())).Value))))
             : result.Version == 0 ? Answers.Missing("client")
             : Answers.Stale();
     }

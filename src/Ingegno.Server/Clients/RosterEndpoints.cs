@@ -1,6 +1,8 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
 using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Plans;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
 using Ingegno.Core.Review;
@@ -9,8 +11,8 @@ using Ingegno.Core.Substitution;
 using Ingegno.Core.Weeks;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Bench;
+using Ingegno.Server.Plans;
 using Ingegno.Server.Web;
-using Ingegno.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Ingegno.Server.Clients;
@@ -43,7 +45,7 @@ internal static class RosterEndpoints
         api.MapPost("/clients/{id}/move", MoveAsync).WithName("moveClient");
     }
 
-    private static async Task<Ok<RosterEntry[]>> ListAsync(ClaimsPrincipal user, Storage.Clients clients, Plans plans)
+    private static async Task<Ok<RosterEntry[]>> ListAsync(ClaimsPrincipal user, Storage.Clients clients, Storage.Plans plans)
     {
         string coach = user.CoachId();
         var entries = new List<RosterEntry>();
@@ -57,67 +59,81 @@ internal static class RosterEndpoints
     }
 
     private static async Task<Results<Ok<MoveView>, ValidationProblem, ProblemHttpResult>> MoveAsync(
-        string id, MoveForm form, ClaimsPrincipal user, Cases cases, Places places, Plans plans, TimeProvider clock, IWeekSolver solver, CancellationToken stop)
+        string id, MoveForm form, ClaimsPrincipal user, PlanCommands commands, IWeekSolver solver, CancellationToken stop)
     {
-        string coach = user.CoachId();
-        if (await cases.FindAsync(coach, id) is not { } about)
-        {
-            return Answers.Missing("client");
-        }
+        MovedProgramme? moved = null;
+        var done = await commands.RunAsync(user.CoachId(), user.CoachName(), id, on => Task.Run(
+            () =>
+            {
+                if (form.Save && form.Version != on.Plan.Version)
+                {
+                    return new PlanOutcome(on.Plan.Value, [], new("The plan was changed since it was moved: move the roster again.", IsStale: true));
+                }
 
-        var plan = await plans.FindAsync(coach, id);
-        if (form.Save && form.Version != plan.Version)
-        {
-            return Answers.Stale();
-        }
-
-        var (view, choices) = await Task.Run(() => Moved(about, plan.Value, form, clock, solver, stop), stop);
-        var moved = MovedProgramme.Of(view.Sessions, view.Review, about.Profile, view.AllGuessed, about.Practice.Marks.PoorFit);
-        if (!form.Save || moved.Lines.IsEmpty)
-        {
-            return TypedResults.Ok(new MoveView(id, about.Profile.Name, moved, plan.Version, Saved: false));
-        }
-
-        var kept = await Task.Run(async () => BenchEndpoints.Planned(plan.Value.Text, choices, about, await places.AllAsync(coach, id), clock), stop);
-        var saved = await plans.SaveAsync(coach, id, kept with { Block = plan.Value.Block }, plan.Version);
-        return saved.Saved ? TypedResults.Ok(new MoveView(id, about.Profile.Name, moved, saved.Version, Saved: true)) : Answers.Stale();
+                (moved, var draft) = Moved(on, form, solver, stop);
+                return form.Save && !moved.Lines.IsEmpty ? on.Bench.Save(on.Plan.Value, draft, on.LastTrained, on.By) : new PlanOutcome(on.Plan.Value, []);
+            },
+            stop));
+        return done is null ? Answers.Missing("client")
+            : done.Refusal is { } refusal ? Answers.Refused(refusal)
+            : TypedResults.Ok(new MoveView(id, done.Name, moved!, done.Version, form.Save && !moved!.Lines.IsEmpty));
     }
 
-    private static (BenchView View, ImmutableArray<LineChoice> Choices) Moved(
-        Case about, Plan plan, MoveForm form, TimeProvider clock, IWeekSolver solver, CancellationToken stop)
+    /// <summary>Lines that stand stay; what may not be trained as it is, or is new, is worked out, the week fitted around the rest.</summary>
+    private static (MovedProgramme Moved, BenchDraft Draft) Moved(PlanCase on, MoveForm form, IWeekSolver solver, CancellationToken stop)
     {
-        var view = Rebuilt(plan.Choices);
+        var (about, plan) = (on.About, on.Plan.Value);
+        var place = new ClientPlace(about.Place.Id, about.Home);
         var choices = plan.Choices;
-        var programme = new WrittenProgramme([.. view.Sessions.Select(s => new WrittenSession(s.Title, [.. s.Lines.Select(l => l.Written)]))]);
-        if (form.WholeWeek && WeekEndpoints.Solved(view, choices, about, solver, stop) is { IsEmpty: false } changes)
+        var (sessions, rebuild) = Rebuilt(choices);
+        var programme = on.Bench.Edit(plan, Draft(choices)).Programme;
+        LineChoice[] unsafeNow = [.. sessions.SelectMany(s => s.Lines).Where(l => !l.Against.IsEmpty).Select(l => new LineChoice(l.Written.Number, l.Written.Text) { Afresh = true })];
+        if (unsafeNow.Length > 0)
+        {
+            choices = [.. choices.Where(c => !unsafeNow.Any(u => u.Line == c.Line)), .. unsafeNow];
+            (sessions, rebuild) = Rebuilt(choices);
+        }
+
+        if (form.WholeWeek && WeekEndpoints.Solved(sessions, choices, about, solver, stop) is { IsEmpty: false } changes)
         {
             choices = LineChanges.On(choices, changes, programme);
+            (sessions, rebuild) = Rebuilt(choices);
         }
 
         if (form.FitMinutes && about.Profile.SessionMinutes is { } minutes)
         {
-            choices = Fitted(choices, programme, about, minutes, Today.ByThe(clock));
+            choices = Fitted(choices, programme, minutes);
+            (sessions, rebuild) = Rebuilt(choices);
         }
 
-        return choices == plan.Choices ? (view, choices) : (Rebuilt(choices), choices);
+        var edit = on.Bench.Edit(plan, Draft(choices));
+        var review = ProgrammeReview.Of(sessions, about.Profile, Catalogue.Shipped, plan.Block, about.Practice.Marks);
+        return (
+            MovedProgramme.Of(sessions, review, about.Profile, rebuild.AllGuessed, about.Practice.Marks.PoorFit, number => edit.StandingAt(place.Id).GetValueOrDefault(number)?.InForce),
+            Draft(choices));
 
-        BenchView Rebuilt(ImmutableArray<LineChoice> by) =>
-            BenchEndpoints.Rebuild(plan.Text, by, about.Profile, about.Home, about.Practice, Today.ByThe(clock), block: plan.Block);
-    }
+        BenchDraft Draft(ImmutableArray<LineChoice> by) => new(plan.Text, by, plan.Block);
 
-    private static ImmutableArray<LineChoice> Fitted(
-        ImmutableArray<LineChoice> choices, WrittenProgramme programme, Case about, int minutes, DateOnly today)
-    {
-        var rebuild = new SessionRebuild(about.Profile, about.Home, Catalogue.Shipped, about.Rules, today, programme, about.Practice);
-        foreach (var session in programme.Sessions)
+        (ImmutableArray<RebuiltSession> Sessions, SessionRebuild Rebuild) Rebuilt(ImmutableArray<LineChoice> by)
         {
-            var before = choices;
-            var shrunk = ShrinkToFit.Into(
-                Duration.FromMinutes(minutes), rebuild.Rebuild(session, before), about.Rules.ShrinkOrder, about.Home, Catalogue.Shipped,
-                with => rebuild.Rebuild(session, LineChanges.On(before, with, programme)));
-            choices = LineChanges.On(before, shrunk.Changes, programme);
+            var drafted = on.Bench.Edit(plan, Draft(by));
+            var rebuild = on.Bench.RebuildAt(drafted, place);
+            var at = drafted.ChoicesAt(place.Id);
+            return ([.. drafted.Programme.Sessions.Select(s => rebuild.Rebuild(s, at))], rebuild);
         }
 
-        return choices;
+        ImmutableArray<LineChoice> Fitted(ImmutableArray<LineChoice> by, WrittenProgramme programme, int minutes)
+        {
+            foreach (var session in programme.Sessions)
+            {
+                var before = by;
+                var shrunk = ShrinkToFit.Into(
+                    Duration.FromMinutes(minutes), rebuild.Rebuild(session, before), about.Rules.ShrinkOrder, about.Home, Catalogue.Shipped,
+                    with => rebuild.Rebuild(session, LineChanges.On(before, with, programme)));
+                by = LineChanges.On(before, shrunk.Changes, programme);
+            }
+
+            return by;
+        }
     }
 }

@@ -1,14 +1,14 @@
 using Ingegno.Core.Homes;
-using Ingegno.Core.Practices;
+using Ingegno.Core.Plans;
 using Ingegno.Core.Progression;
 using Ingegno.Core.Safety;
 using Ingegno.Formats.CaseFiles;
 using Ingegno.Server.Accounts;
-using Ingegno.Server.Bench;
 using Ingegno.Server.Clients;
 using Ingegno.Server.Desk;
 using Ingegno.Server.Links;
 using Ingegno.Server.Log;
+using Ingegno.Server.Plans;
 using Ingegno.Storage;
 using Microsoft.AspNetCore.Identity;
 
@@ -19,7 +19,7 @@ namespace Ingegno.Server.Demo;
 /// its members through at home. Made-up people; each ships as a case file.
 /// </summary>
 internal sealed class DemoData(
-    Coaches coaches, Storage.Clients clients, Places places, Plans plans, SetLogs logs, LogLessons lessons, Cases cases, DeskRows desk, Sender sender,
+    Coaches coaches, Storage.Clients clients, Places places, Storage.Plans plans, PlanCommands commands, SetLogs logs, LogLessons lessons, Cases cases, DeskRows desk, Sender sender,
     IPasswordHasher<Coach> hasher, TimeProvider clock)
 {
     internal const string Email = "coach@lockside.example", Password = "floor-torn-up";
@@ -67,9 +67,8 @@ internal sealed class DemoData(
             return;
         }
 
-        var all = await places.AllAsync(coach.Id, id);
-        var about = new Case((await clients.FindAsync(coach.Id, id))!, all[0], new Practice());
-        await plans.SaveAsync(coach.Id, id, BenchEndpoints.Planned(file.Programme, [], about, all, clock) with { Block = block }, 0);
+        var firstAtHome = today.AddDays(-7 * WeeksAtHome);
+        await DoAsync(coach, id, firstAtHome, on => on.Bench.Save(on.Plan.Value, new BenchDraft(file.Programme, [], block), _ => null, on.By));
         await TrainAsync(coach, id, [.. file.Log.Select(s => s with { On = s.On.AddDays(days), At = s.At?.AddDays(days) })], today);
     }
 
@@ -83,23 +82,30 @@ internal sealed class DemoData(
         foreach (var week in weeks)
         {
             var asked = (await plans.FindAsync(coach.Id, id)).Value.Sessions.SelectMany(s => s.Lines).Where(l => l.Prescription is not null).ToDictionary(l => l.Line, l => l.Prescription!);
-            await logs.SaveAsync(coach.Id, id, week.Select(s => new StoredSet(s, asked.GetValueOrDefault(s.Line) is { } p && p.Exercise == s.Exercise ? week.Key < 0 ? p : SendingCheck.Spelled(p) : null)));
+            await logs.SaveAsync(coach.Id, id, week.Select(s => new AskedSet(s, asked.GetValueOrDefault(s.Line) is { } p && p.Exercise == s.Exercise ? week.Key < 0 ? p : SendingCheck.Spelled(p) : null)));
             await lessons.LearnAsync(coach.Id, id);
             if (week.Key is >= 0 and < WeeksAtHome - 1)
             {
-                await TakeStepsAsync(coach.Id, id, today);
+                await TakeStepsAsync(coach, id, firstAtHome.AddDays((7 * (week.Key + 1)) - 1), today);
             }
         }
 
         await sender.SendAsync(coach.Id, coach.Name, (await cases.FindAsync(coach.Id, id))!);
     }
 
-    private async Task TakeStepsAsync(string coach, string id, DateOnly today)
+    private async Task TakeStepsAsync(Coach coach, string id, DateOnly on, DateOnly today)
     {
-        var about = (await desk.CaseAsync(coach, id))!;
+        var about = (await desk.CaseAsync(coach.Id, id))!.Value.About;
         LineProgress[] taken = [.. DeskRows.Lines(about, today).Where(l => l.Step is { IsTheSameAgain: false, Next: not null, Kind: not StepKind.Stuck })];
-        await plans.SaveAsync(coach, id, TakenSteps.In(about.Plan.Value, taken).Plan, about.Plan.Version);
+        await DoAsync(coach, id, on, now => now.Plan.Value.Take([.. taken.Select(l => LogEndpoints.TakenAt(now, l))], now.Bench.Framing, now.By));
     }
+
+    /// <summary>As if it had been done on that day.</summary>
+    private async Task DoAsync(Coach coach, string id, DateOnly on, Func<PlanCase, PlanOutcome> command) =>
+        await commands.RunAsync(coach.Id, coach.Name, id, about => Task.FromResult(command(about with
+        {
+            By = about.By with { On = on, At = new(on.ToDateTime(new TimeOnly(20, 0)), TimeSpan.Zero) },
+        })));
 
     private static Home Moved(Home home, int days) => home with { Fixtures = [.. home.Fixtures.Select(f => Moved(f, days))] };
 

@@ -1,225 +1,223 @@
 using System.Collections.Immutable;
-using System.Globalization;
-using Ingegno.Core.Anatomy;
-using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Plans;
 using Ingegno.Core.Progression;
-using Ingegno.Core.Safety;
-using Ingegno.Server.Bench;
 using Ingegno.Server.Clients;
 using Ingegno.Server.Links;
 using Ingegno.Server.Log;
+using Ingegno.Server.Plans;
 using Ingegno.Storage;
 
 namespace Ingegno.Server.Desk;
 
-/// <summary>What came of an answer: a problem in words, or null when it was done.</summary>
-internal sealed record Answered(string? Problem, bool Stale = false);
-
-/// <summary>Does what a coach decided, keeps how things stood before, and takes it back.</summary>
-internal sealed class Answering(
-    Storage.Clients clients, Places places, Storage.Practices practices, Plans plans, SessionNotes notes, FixtureReports reports,
-    DecisionRecords decisions, Sender sender, Cases cases, TimeProvider clock)
+/// <summary>What came of an answer: a problem in words, or null when it was done. Nothing was written where there is one.</summary>
+internal sealed record Answered(string? Problem, bool Stale = false)
 {
-    internal async Task<Answered> TakeAsync(string coach, string coachName, DeskCase about, Proposal proposal, ImmutableArray<LineProgress> lines)
+    internal static Answered Done { get; } = new((string?)null);
+
+    internal static Answered Of(PlanDone done) => done.Refusal is { } refusal ? new(refusal.Reason, refusal.IsStale) : Done;
+}
+
+/// <summary>
+/// Does what a coach decided and keeps the decision with it, in one transaction; and takes it back. What it does to a plan is a command of the core.
+/// </summary>
+internal sealed class Answering(
+    Database database, PlanCommands commands, Places places, Storage.Plans plans, SessionNotes notes, FixtureReports reports, DecisionRecords decisions,
+    Sender sender, Cases cases, TimeProvider clock)
+{
+    /// <param name="lines">As the proposal was made from.</param>
+    internal async Task<Answered> TakeAsync(string coach, string who, string client, DeskCase about, Proposal proposal, ImmutableArray<LineProgress> lines)
     {
+        LineProgress[] of = [.. proposal.LinesOf(lines)];
         switch (proposal.Kind)
         {
             case ProposalKind.Unsent:
-                var against = await sender.SendAsync(coach, coachName, (await cases.FindAsync(coach, about.Client.Id))!);
-                return against.IsEmpty ? await RecordAsync(coach, about, proposal, Answer.Taken, null, null) : new(string.Join(' ', against));
+                var against = await sender.SendAsync(coach, who, (await cases.FindAsync(coach, client))!);
+                return against.IsEmpty ? await RecordAsync(coach, client, proposal, Answer.Taken) : new(string.Join(' ', against));
             case ProposalKind.Pain or ProposalKind.PainAgain:
-                return await SwapAsync(coach, about, proposal, Subjects.Lines(proposal, lines).First());
+                return await CommandAsync(coach, who, client, proposal, on => Swapped(on, of[0]));
+            case ProposalKind.UnsafeSetUp:
+                return await CommandAsync(coach, who, client, proposal, on => on.Bench.Anew(
+                    on.Plan.Value, of[0].Place?.Id ?? on.About.Place.Id, new HashSet<int> { of[0].Line }, unlike: false, ChangeKind.Rebuilt, proposal.Sentence, on.LastTrained, on.By));
             case ProposalKind.FixtureReport:
-                return await JudgeAsync(coach, coachName, about, proposal, CheckVerdict.Passed);
+                return await JudgeAsync(coach, who, client, about, proposal, CheckVerdict.Passed);
             case ProposalKind.StillHeld:
-                string exercise = proposal.Subject.Split(' ')[1];
-                var before = new Snapshot { Cleared = exercise, ClearedThrough = about.Training.ClearedThrough(exercise) };
-                await notes.ClearAsync(coach, about.Client.Id, exercise, Today.ByThe(clock));
-                return await RecordAsync(coach, about, proposal, Answer.Taken, before, before with { ClearedThrough = Today.ByThe(clock) });
-            case ProposalKind.Missed when about.Plan.Value.Block is { Starts: { } starts } block:
-                var shifted = block with { Starts = starts.AddDays(7) };
-                return await SavePlanAsync(
-                    coach, about, proposal, about.Plan.Value with { Block = shifted }, new() { Weeks = new(block) }, new() { Weeks = new(shifted) });
+                return await ClearAsync(coach, client, about, proposal);
+            case ProposalKind.Missed when about.Plan.Block is { Starts: { } starts } block:
+                return await CommandAsync(coach, who, client, proposal, on => on.Plan.Value.Over(block with { Starts = starts.AddDays(7) }, ChangeKind.Shifted, proposal.Sentence, on.By));
             case ProposalKind.Deload:
-                var plain = about.Plan.Value;
-                var eased = Deload.In(plain.Block, DateOnly.ParseExact(proposal.Subject.Split(';')[0].Split(' ')[1], "yyyy-MM-dd", CultureInfo.InvariantCulture));
-                return await SavePlanAsync(coach, about, proposal, plain with { Block = eased }, new() { Weeks = new(plain.Block) }, new() { Weeks = new(eased) });
+                var week = proposal.About.OfType<EasierWeekSubject>().First().Week;
+                return await CommandAsync(coach, who, client, proposal, on => on.Plan.Value.Over(Deload.In(on.Plan.Value.Block, week), ChangeKind.Deloaded, proposal.Sentence, on.By));
             case ProposalKind.Crutch:
-                return await RecordAsync(coach, about, proposal, Answer.Taken, null, null);
+                return await RecordAsync(coach, client, proposal, Answer.Taken);
             default:
-                var (plan, was, now) = TakenSteps.In(about.Plan.Value, [.. Subjects.Lines(proposal, lines).Where(l => l.Step?.Next is not null)]);
-                return await SavePlanAsync(coach, about, proposal, plan, was, now);
+                return await CommandAsync(coach, who, client, proposal, on => on.Plan.Value.Take(
+                    [.. of.Where(l => l.Step?.Next is not null).Select(l => LogEndpoints.TakenAt(on, l))], on.Bench.Framing, on.By));
         }
     }
 
-    internal async Task<Answered> RefuseAsync(string coach, string coachName, DeskCase about, Proposal proposal, Answer answer) =>
-        proposal.Kind == ProposalKind.FixtureReport && answer == Answer.Refused
-            ? await JudgeAsync(coach, coachName, about, proposal, CheckVerdict.NotPassed)
-            : await RecordAsync(coach, about, proposal, answer, null, null);
-
-    /// <summary>
-    /// The joint is marked sore and the line rebuilt around it, or left out where nothing else stands in; what was reached on other lines stays.
-    /// </summary>
-    private async Task<Answered> SwapAsync(string coach, DeskCase about, Proposal proposal, LineProgress line)
+    private static PlanOutcome Swapped(PlanCase on, LineProgress line)
     {
-        var worst = line.Logs.Where(l => l.Pain >= PainHold.Holds).MaxBy(l => l.On);
-        var joint = worst?.PainAt ?? Catalogue.Shipped[line.Prescription.Exercise].Joints.OrderByDescending(j => j.Level).Select(j => (Joint?)j.Joint).FirstOrDefault();
-        ImmutableArray<Soreness> sore = joint is { } place
-            ? [.. about.Profile.SoreJoints.Where(s => s.Joint != place), new Soreness(place, Math.Max(worst?.Pain ?? 0, about.Profile.PainAt(place)))]
-            : about.Profile.SoreJoints;
-        var profile = about.Profile with { SoreJoints = sore };
-        var old = about.Plan.Value;
-        var practice = (await practices.FindAsync(coach)).Value;
-        ImmutableArray<Core.Substitution.LineChoice> choices = [.. old.Choices.Where(c => c.Exercise != line.Prescription.Exercise)];
-        var rebuilt = BenchEndpoints.Planned(
-            old.Text, choices, new Case(about.Client with { Profile = profile }, about.Place!, practice), await places.AllAsync(coach, about.Client.Id), clock) with
-        {
-            Block = old.Block,
-        };
-        var plan = rebuilt with
-        {
-            Sessions = Kept(old.Sessions, rebuilt.Sessions, line),
-            Elsewhere = [.. rebuilt.Elsewhere.Select(e => old.Elsewhere.FirstOrDefault(o => o.Place == e.Place) is { } was ? e with { Sessions = Kept(was.Sessions, e.Sessions, line) } : e)],
-        };
-        bool stands = plan.At(line.Place?.Id ?? "").Sessions.SelectMany(s => s.Lines).FirstOrDefault(l => l.Line == line.Line)?.Prescription is { } next
-            && next.Exercise != line.Prescription.Exercise;
-        plan = plan with { Sessions = Without(plan.Sessions, line), Elsewhere = [.. plan.Elsewhere.Select(e => e with { Sessions = Without(e.Sessions, line) })] };
-        if (plan.Sessions.IsEmpty)
-        {
-            return new("Nothing else stands in for this line, and without it nothing is left to train: choose on the bench what else it may be.");
-        }
-
-        var saved = await clients.SaveAsync(coach, about.Client.Id, profile, about.Client.Version);
-        return saved.Saved
-            ? await SavePlanAsync(
-                coach, about, stands ? proposal : proposal with { Sentence = $"{proposal.Sentence} Nothing else stands in here: it is left out until the bench finds something." }, plan,
-                new() { Sessions = old.Sessions, Elsewhere = old.Elsewhere, SoreJoints = about.Profile.SoreJoints },
-                new() { SoreJoints = sore })
-            : new(null, Stale: true);
+        var sore = PainSwap.Sore(on.About.Profile, line, Catalogue.Shipped);
+        return PainSwap.Of(
+            on.Plan.Value, PlanCommands.BenchOf(on.About, on.By.On, sore), line.Place?.Id ?? on.About.Place.Id, line, new(on.About.Profile.SoreJoints, sore.SoreJoints), on.LastTrained, on.By);
     }
 
-    /// <summary>Without the line where nothing else stands in for what hurts; a session that has nothing else is left out with it.</summary>
-    private static ImmutableArray<PlannedSession> Without(ImmutableArray<PlannedSession> sessions, LineProgress hurt) =>
-    [
-        .. sessions
-            .Select(s => s with { Lines = [.. s.Lines.Where(l => l.Line != hurt.Line || (l.Prescription is { } done && done.Exercise != hurt.Prescription.Exercise))] })
-            .Where(s => !s.Lines.IsEmpty),
-    ];
-
-    /// <summary>Lines whose exercise did not change keep their counts, loads and start.</summary>
-    private static ImmutableArray<PlannedSession> Kept(ImmutableArray<PlannedSession> old, ImmutableArray<PlannedSession> rebuilt, LineProgress swapped)
+    /// <summary>A step that is refused holds its lines, and their lists say so.</summary>
+    internal async Task<Answered> RefuseAsync(string coach, string who, string client, DeskCase about, Proposal proposal, Answer answer)
     {
-        var before = old.SelectMany(s => s.Lines).GroupBy(l => l.Line).ToDictionary(g => g.Key, g => g.First());
-        return
-        [
-            .. rebuilt.Select(s => s with
+        if (proposal.Kind == ProposalKind.FixtureReport && answer == Answer.Refused)
+        {
+            return await JudgeAsync(coach, who, client, about, proposal, CheckVerdict.NotPassed);
+        }
+
+        ImmutableArray<int> lines = [.. proposal.About.OfType<LineSubject>().Select(l => l.Line % PlannedLine.AddedFrom).Distinct()];
+        return answer == Answer.Refused && !lines.IsEmpty
+            ? await CommandAsync(coach, who, client, proposal, on => on.Plan.Value.Noted(ChangeKind.Held, $"Held: {proposal.Sentence}", lines, on.By), answer)
+            : await RecordAsync(coach, client, proposal, answer);
+    }
+
+    /// <summary>The command and the decision, both or neither. What was proposed must still be proposed by what is in the file then.</summary>
+    private async Task<Answered> CommandAsync(string coach, string who, string client, Proposal proposal, Func<PlanCase, PlanOutcome> command, Answer answer = Answer.Taken)
+    {
+        var done = await commands.RunAsync(
+            coach, who, client, on => Task.Run(() => Still(on, proposal) ? command(on) : Gone(on)),
+            async (on, outcome, writing) =>
             {
-                Lines =
-                [
-                    .. s.Lines.Select(l => l.Line != swapped.Line && before.TryGetValue(l.Line, out var was) && was.Prescription?.Exercise == l.Prescription?.Exercise ? was : l),
-                ],
-            }),
-        ];
+                await decisions.AddAsync(coach, Decided(client, proposal, answer, outcome, on.By), writing);
+                return true;
+            });
+        return Answered.Of(done!);
     }
 
-    private async Task<Answered> JudgeAsync(string coach, string coachName, DeskCase about, Proposal proposal, CheckVerdict verdict)
+    /// <summary>Steps are read off what is there at the moment of writing, not at the moment of asking.</summary>
+    private static bool Still(PlanCase on, Proposal proposal)
     {
-        string id = proposal.Subject.Split(' ')[1];
-        var stored = about.Reports.First(r => r.Id == id);
-        var place = about.Places.First(p => p.Id == stored.Place);
-        var fixture = place.Home.Fixtures.First(f => f.Id == stored.Report.Fixture);
-        string? reason = verdict == CheckVerdict.Passed ? null : stored.Report.Steps.FirstOrDefault(s => !s.Held)?.Step ?? "refused by the coach";
-        var check = new FixtureCheck(verdict, stored.Report.On, coachName, reason);
-        var saved = await places.SaveAsync(coach, about.Client.Id, place.Id, With(place.Home, fixture.Id, check), place.Version);
-        if (!saved.Saved)
+        var wanted = proposal.About.OfType<LineSubject>().ToHashSet();
+        return wanted.Count == 0 || PlanProgress
+            .Everywhere(on.About.Profile, on.About.Home, on.About.ClientPlaces, on.About.Rules, on.Plan.Value, on.Training, on.By.On)
+            .Where(l => l.Step is not null).Select(LineSubject.Of).Count(wanted.Contains) == wanted.Count;
+    }
+
+    private static PlanOutcome Gone(PlanCase on) =>
+        new(on.Plan.Value, [], new("Something was logged or changed in the meantime; the Desk shows what waits now.", IsStale: true));
+
+    /// <summary>What was left out because nothing stands in is said with the decision.</summary>
+    private static DecisionRecord Decided(string client, Proposal proposal, Answer answer, PlanOutcome outcome, Commanded by)
+    {
+        bool leftOut = proposal.Kind is ProposalKind.Pain or ProposalKind.PainAgain && outcome.Changes.SelectMany(c => c.Lines).Any(l => l.After is { IsAside: true });
+        return new(
+            Guid.CreateVersion7().ToString(), client, by.At, proposal.About,
+            leftOut ? $"{proposal.Sentence} Nothing else stands in here: it is left out until the bench finds something." : proposal.Sentence,
+            answer, null, null, false, outcome.Changes.IsEmpty ? null : by.Command);
+    }
+
+    private async Task<Answered> ClearAsync(string coach, string client, DeskCase about, Proposal proposal)
+    {
+        string exercise = proposal.About.OfType<PainSubject>().First().Exercise;
+        var today = (await cases.FindAsync(coach, client))!.Today(clock);
+        var before = new Snapshot { Cleared = exercise, ClearedThrough = about.Training.ClearedThrough(exercise) };
+        await using var writing = await Writing.BeginAsync(database);
+        await notes.ClearAsync(coach, client, exercise, today, writing);
+        await RecordAsync(coach, client, proposal, Answer.Taken, before, before with { ClearedThrough = today }, writing);
+        await writing.CommitAsync();
+        return Answered.Done;
+    }
+
+    private async Task<Answered> JudgeAsync(string coach, string who, string client, DeskCase about, Proposal proposal, CheckVerdict verdict)
+    {
+        string id = proposal.About.OfType<ReportSubject>().First().Report;
+        var report = about.Reports.First(r => r.Id == id);
+        var place = (await places.FindAsync(coach, client, report.Place))!;
+        var fixture = place.Home.Fixtures.First(f => f.Id == report.Report.Fixture);
+        string? reason = verdict == CheckVerdict.Passed ? null : report.Report.Steps.FirstOrDefault(s => !s.Held)?.Step ?? "refused by the coach";
+        var check = new FixtureCheck(verdict, report.Report.On, who, reason);
+        await using var writing = await Writing.BeginAsync(database);
+        if (!(await places.SaveAsync(coach, client, place.Id, With(place.Home, fixture.Id, check), place.Version, writing)).Saved)
         {
             return new(null, Stale: true);
         }
 
-        await reports.JudgeAsync(coach, about.Client.Id, id, clock.GetUtcNow());
-        return await RecordAsync(
-            coach, about, proposal, verdict == CheckVerdict.Passed ? Answer.Taken : Answer.Refused,
-            new() { Fixture = new(place.Id, fixture.Id, fixture.Check, id) }, new() { Fixture = new(place.Id, fixture.Id, check, id) });
+        await reports.JudgeAsync(coach, client, id, clock.GetUtcNow(), writing);
+        await RecordAsync(
+            coach, client, proposal, verdict == CheckVerdict.Passed ? Answer.Taken : Answer.Refused,
+            new() { Fixture = new(place.Id, fixture.Id, fixture.Check, id) }, new() { Fixture = new(place.Id, fixture.Id, check, id) }, writing);
+        await writing.CommitAsync();
+        return Answered.Done;
     }
 
     private static Home With(Home home, string fixture, FixtureCheck? check) =>
         home with { Fixtures = [.. home.Fixtures.Select(f => f.Id == fixture ? f with { Check = check } : f)] };
 
-    private async Task<Answered> SavePlanAsync(string coach, DeskCase about, Proposal proposal, Plan plan, Snapshot before, Snapshot after)
+    private async Task<Answered> RecordAsync(
+        string coach, string client, Proposal proposal, Answer answer, Snapshot? before = null, Snapshot? after = null, Writing? within = null)
     {
-        var result = await plans.SaveAsync(coach, about.Client.Id, plan, about.Plan.Version);
-        return result.Saved ? await RecordAsync(coach, about, proposal, Answer.Taken, before, after) : new(null, Stale: true);
+        await decisions.AddAsync(
+            coach, new(Guid.CreateVersion7().ToString(), client, clock.GetUtcNow(), proposal.About, proposal.Sentence, answer, before?.ToJson(), after?.ToJson(), false), within);
+        return Answered.Done;
     }
 
-    private async Task<Answered> RecordAsync(string coach, DeskCase about, Proposal proposal, Answer answer, Snapshot? before, Snapshot? after)
+    /// <summary>Takes a decision back with all it changed, unless that was changed again since.</summary>
+    internal async Task<Answered> UndoAsync(string coach, string who, string client, DecisionRecord record)
     {
-        await decisions.AddAsync(coach, new(
-            Guid.CreateVersion7().ToString(), about.Client.Id, clock.GetUtcNow(), proposal.Subject, proposal.Sentence, answer, before?.ToJson(), after?.ToJson(), false));
-        return new(null);
-    }
+        if (record.Command is { } command)
+        {
+            return await UndoAsync(coach, who, client, c => c.Command == command, record);
+        }
 
-    /// <summary>Puts back what a decision changed, unless it was changed again since.</summary>
-    internal async Task<Answered> UndoAsync(string coach, DeskCase about, DecisionRecord record)
-    {
+        await using var writing = await Writing.BeginAsync(database);
         var before = Snapshot.Read(record.Before);
-        var after = Snapshot.Read(record.After);
-        var plan = about.Plan.Value;
-        if (before is { Lines.IsEmpty: false })
-        {
-            if (after is null || !Same(TakenSteps.Of(plan, (place, line) => before.Lines.Any(b => b.Place == place && b.Line == line)), after))
-            {
-                return new("These lines were changed again since: undo the later decision first, or change them on the bench.");
-            }
-
-            plan = TakenSteps.Back(plan, before);
-        }
-
-        if (before?.Sessions is { } sessions)
-        {
-            plan = plan with { Sessions = sessions, Elsewhere = before.Elsewhere ?? plan.Elsewhere };
-        }
-
-        if (before?.Weeks is { } weeks)
-        {
-            if (after?.Weeks is null || new Snapshot { Weeks = new(plan.Block) }.ToJson() != new Snapshot { Weeks = after.Weeks }.ToJson())
-            {
-                return new("The weeks were changed again since: change them on the block.");
-            }
-
-            plan = plan with { Block = weeks.Block };
-        }
-
-        if (before?.SoreJoints is { } sore && !(await clients.SaveAsync(coach, about.Client.Id, about.Profile with { SoreJoints = sore }, about.Client.Version)).Saved)
-        {
-            return new(null, Stale: true);
-        }
-
-        if (!ReferenceEquals(plan, about.Plan.Value) && !(await plans.SaveAsync(coach, about.Client.Id, plan, about.Plan.Version)).Saved)
-        {
-            return new(null, Stale: true);
-        }
-
         if (before?.Cleared is { } exercise)
         {
-            await notes.ClearAsync(coach, about.Client.Id, exercise, before.ClearedThrough);
+            await notes.ClearAsync(coach, client, exercise, before.ClearedThrough, writing);
         }
 
-        if (before?.Fixture is { } fixture && await places.FindAsync(coach, about.Client.Id, fixture.Place) is { } place)
+        if (before?.Fixture is { } fixture && await places.FindAsync(coach, client, fixture.Place) is { } place)
         {
-            if (!(await places.SaveAsync(coach, about.Client.Id, place.Id, With(place.Home, fixture.Fixture, fixture.Check), place.Version)).Saved)
+            if (!(await places.SaveAsync(coach, client, place.Id, With(place.Home, fixture.Fixture, fixture.Check), place.Version, writing)).Saved)
             {
                 return new(null, Stale: true);
             }
 
-            await reports.JudgeAsync(coach, about.Client.Id, fixture.Report, null);
+            await reports.JudgeAsync(coach, client, fixture.Report, null, writing);
         }
 
-        await decisions.UndoAsync(coach, record, clock.GetUtcNow());
-        return new(null);
+        await decisions.UndoAsync(coach, record, clock.GetUtcNow(), writing);
+        await writing.CommitAsync();
+        return Answered.Done;
     }
 
-    private static bool Same(Snapshot a, Snapshot b) => string.Equals(
-        new Snapshot { Lines = [.. a.Lines.OrderBy(l => l.Place, StringComparer.Ordinal).ThenBy(l => l.Line)] }.ToJson(), new Snapshot { Lines = [.. b.Lines.OrderBy(l => l.Place, StringComparer.Ordinal).ThenBy(l => l.Line)] }.ToJson(), StringComparison.Ordinal);
+    /// <summary>Takes changes of the plan back, with the decision they came of where all of them go.</summary>
+    internal async Task<Answered> UndoAsync(string coach, string who, string client, Func<PlanChange, bool> which, DecisionRecord? record)
+    {
+        var list = await plans.ChangesAsync(coach, client);
+        if (record is not null && list.Where(which).All(c => c.IsNote))
+        {
+            await decisions.UndoAsync(coach, record, clock.GetUtcNow());
+            return Answered.Done;
+        }
+
+        var done = await commands.RunAsync(
+            coach, who, client,
+            async on =>
+            {
+                var all = await plans.ChangesAsync(coach, client);
+                var back = on.Plan.Value.Undo(all, which, on.Bench.Framing, on.By);
+                // A joint that is not sore any more may warm up otherwise.
+                return back.Changes.LastOrDefault(c => c.Sore is not null)?.Sore is { } sore
+                    ? on.Plan.Value.Undo(all, which, PlanCommands.BenchOf(on.About, on.By.On, on.About.Profile with { SoreJoints = [.. sore.On(on.About.Profile.SoreJoints)] }).Framing, on.By)
+                    : back;
+            },
+            async (on, _, writing) =>
+            {
+                if (record is { Undone: false })
+                {
+                    await decisions.UndoAsync(coach, record, on.By.At, writing);
+                }
+
+                return true;
+            });
+        return done is null ? new("There is no such client.") : Answered.Of(done);
+    }
 }

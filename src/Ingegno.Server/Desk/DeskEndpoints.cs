@@ -1,5 +1,6 @@
 using System.Security.Claims;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Progression;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Web;
 using Ingegno.Storage;
@@ -39,15 +40,14 @@ internal static class DeskEndpoints
         await rows.FindAsync(user.CoachId(), id) is { } row ? TypedResults.Ok(row) : Answers.Missing("client");
 
     private static async Task<Results<Ok<DeskRow>, ProblemHttpResult>> AnswerAsync(
-        string id, AnswerForm form, ClaimsPrincipal user, DeskRows rows, Answering answering, TimeProvider clock)
+        string id, AnswerForm form, ClaimsPrincipal user, DeskRows rows, Answering answering)
     {
-        string coach = user.CoachId(), name = user.Identity?.Name ?? "coach";
-        if (await rows.CaseAsync(coach, id) is not { } about)
+        string coach = user.CoachId(), name = user.CoachName();
+        if (await rows.CaseAsync(coach, id) is not ({ } about, var today))
         {
             return Answers.Missing("client");
         }
 
-        var today = Today.ByThe(clock);
         var lines = DeskRows.Lines(about, today);
         var proposal = Proposals.For(about, lines, today).FirstOrDefault(p => p.Subject == form.Subject);
         if (proposal is null)
@@ -62,8 +62,8 @@ internal static class DeskEndpoints
         }
 
         var answered = form.Answer == Answer.Taken
-            ? await answering.TakeAsync(coach, name, about, proposal, lines)
-            : await answering.RefuseAsync(coach, name, about, proposal, form.Answer);
+            ? await answering.TakeAsync(coach, name, id, about, proposal, lines)
+            : await answering.RefuseAsync(coach, name, id, about, proposal, form.Answer);
         return await ResultAsync(coach, id, answered, rows);
     }
 
@@ -71,18 +71,19 @@ internal static class DeskEndpoints
         string id, string decision, ClaimsPrincipal user, DeskRows rows, DecisionRecords records, Answering answering)
     {
         string coach = user.CoachId();
-        if (await rows.CaseAsync(coach, id) is not { } about || await records.FindAsync(coach, decision) is not { } record || record.Client != id)
+        if (await records.FindAsync(coach, decision) is not { } record || record.Client != id)
         {
             return Answers.Missing("decision");
         }
 
         return record.Undone
             ? TypedResults.Problem(statusCode: 409, title: "This was undone already.")
-            : await ResultAsync(coach, id, await answering.UndoAsync(coach, about, record), rows);
+            : await ResultAsync(coach, id, await answering.UndoAsync(coach, user.CoachName(), id, record), rows);
     }
 
     private static async Task<Results<Ok<DeskRow>, ProblemHttpResult>> ResultAsync(string coach, string client, Answered answered, DeskRows rows) =>
-        answered.Stale ? Answers.Stale()
+        answered is { Stale: true, Problem: { } moved } ? Answers.Refused(new(moved, IsStale: true))
+        : answered.Stale ? Answers.Stale()
         : answered.Problem is { } problem ? TypedResults.Problem(statusCode: 422, title: "Nothing was changed.", detail: problem)
         : TypedResults.Ok((await rows.FindAsync(coach, client))!);
 

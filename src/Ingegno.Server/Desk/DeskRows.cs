@@ -1,10 +1,11 @@
 using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using Ingegno.Core.Blocks;
+using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
-using Ingegno.Core.Homes;
 using Ingegno.Core.Progression;
 using Ingegno.Core.Substitution;
+using Ingegno.Server.Clients;
 using Ingegno.Server.Log;
 using Ingegno.Storage;
 
@@ -37,8 +38,8 @@ public sealed record LastDecision(string Id, string Sentence, Answer Answer);
 /// question to the file.
 /// </summary>
 internal sealed class DeskRows(
-    DeskStamps stamps, Storage.Clients clients, Places places, Storage.Practices practices, Plans plans, Trainings trainings, FixtureReports reports,
-    DecisionRecords decisions, ClientLinks links, TimeProvider clock)
+    DeskStamps stamps, Cases cases, Storage.Plans plans, Trainings trainings, FixtureReports reports, DecisionRecords decisions, ClientLinks links,
+    TimeProvider clock)
 {
     private const int TrendLength = 12, DecisionDays = 60;
 
@@ -47,13 +48,13 @@ internal sealed class DeskRows(
     /// <summary>Ranked by the worst decision that waits, then by name.</summary>
     internal async Task<IReadOnlyList<DeskRow>> AllAsync(string coach, CancellationToken stop = default)
     {
-        var today = Today.ByThe(clock);
+        var instant = clock.GetUtcNow();
         var now = await stamps.OfCoachAsync(coach);
         var rows = new DeskRow?[now.Count];
         await Parallel.ForEachAsync(Enumerable.Range(0, now.Count), stop, async (i, _) =>
         {
-            var (client, stamp) = now[i];
-            stamp = $"{stamp} {today.DayNumber}";
+            var (client, stamp, zone) = now[i];
+            stamp = $"{stamp} {ClientDay.Of(instant, zone).DayNumber}";
             if (_known.TryGetValue(client, out var known) && known.Stamp == stamp)
             {
                 rows[i] = known.Row;
@@ -70,46 +71,48 @@ internal sealed class DeskRows(
     /// <summary>Null when the coach has no such client.</summary>
     internal async Task<DeskRow?> FindAsync(string coach, string client)
     {
-        if (await CaseAsync(coach, client) is not { } about)
+        if (await CaseAsync(coach, client) is not ({ } about, var today))
         {
             return null;
         }
 
-        var today = Today.ByThe(clock);
         var proposals = Proposals.For(about, Lines(about, today), today);
         var last = about.Decisions.FirstOrDefault(d => !d.Undone);
         return new(
             client, about.Profile.Name, about.Profile.Note, proposals, Week(about, today), Trends(about.Training.Digest),
-            about.Training.Sets.Select(s => (DateOnly?)s.On).Max(), about.Plan.Version,
+            about.Training.Sets.Select(s => (DateOnly?)s.On).Max(), about.PlanVersion,
             last is null ? null : new(last.Id, last.Sentence, last.Answer));
     }
 
-    internal async Task<DeskCase?> CaseAsync(string coach, string client)
+    /// <summary>With the client's day; null when the coach has no such client.</summary>
+    internal async Task<(DeskCase About, DateOnly Today)?> CaseAsync(string coach, string client)
     {
-        if (await clients.FindAsync(coach, client) is not { } found)
+        if (await cases.FindAsync(coach, client) is not { } about)
         {
             return null;
         }
 
-        var today = Today.ByThe(clock);
-        var all = await places.AllAsync(coach, client);
-        var place = all.Count > 0 ? all[0] : null;
-        var training = await trainings.OfClientAsync(coach, client, today);
+        var today = about.Today(clock);
+        var plan = (await plans.FindAsync(coach, client)).At(about.Place.Id);
         var sent = await links.LastSentAsync(coach, client);
-        return new(
-            found with { Profile = found.Profile with { Learned = training.Digest.Learned } }, place, all, (await practices.FindAsync(coach)).Value.Rules,
-            (await plans.FindAsync(coach, client)).At(place?.Id ?? ""), training, await reports.OfClientAsync(coach, client),
-            await decisions.OfClientAsync(coach, client, clock.GetUtcNow().AddDays(-DecisionDays)), sent?.SentAt, sent?.PlanVersion);
+        var decided = await decisions.OfClientAsync(coach, client, clock.GetUtcNow().AddDays(-DecisionDays));
+        return (
+            new(
+                about.Profile, about.ClientPlaces, about.Rules, plan.Value, plan.Version, await trainings.OfClientAsync(coach, client, today),
+                await reports.OfClientAsync(coach, client),
+                [.. decided.Select(d => new Decision(d.Id, about.DayOf(d.At), d.About, d.Sentence, d.Answer, d.Undone))],
+                sent is null ? null : about.DayOf(sent.SentAt), sent?.PlanVersion),
+            today);
     }
 
     internal static ImmutableArray<LineProgress> Lines(DeskCase about, DateOnly today) =>
-        NextSteps.Everywhere(about.Profile, about.Place?.Home ?? new Home(), about.Places, about.Rules, about.Plan.Value, about.Training, today);
+        PlanProgress.Everywhere(about.Profile, about.Home, about.Places, about.Rules, about.Plan, about.Training, today);
 
     private static ImmutableArray<WeekDot> Week(DeskCase about, DateOnly today)
     {
         var monday = BlockCalendar.MondayOf(today);
         var done = about.Training.Sets.Select(s => s.On).ToHashSet();
-        var plan = about.Plan.Value;
+        var plan = about.Plan;
         var due = plan.Sessions.IsEmpty ? []
             : plan.Block is { Starts: { } starts } block
             ? BlockCalendar.Of(block, about.Profile, plan.Sessions.Length).SelectMany(w => w.Sessions).Select(s => s.On).OfType<DateOnly>().ToHashSet()

@@ -25,16 +25,11 @@ internal sealed partial class DeskWarming(Coaches coaches, DeskRows rows, TimePr
                 NotWarmed(trouble);
             }
 
-            await Task.Delay(ToTheNextDay(), clock, stoppingToken);
+            // Days begin at other hours elsewhere.
+            await Task.Delay(TimeSpan.FromHours(1), clock, stoppingToken);
         }
     }
 
     [LoggerMessage(LogLevel.Warning, "The Desk could not be worked out ahead")]
     private partial void NotWarmed(Exception trouble);
-
-    private TimeSpan ToTheNextDay()
-    {
-        var now = clock.GetLocalNow();
-        return now.Date.AddDays(1).AddMinutes(1) - now.DateTime;
-    }
 }

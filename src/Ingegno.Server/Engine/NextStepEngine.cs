@@ -4,13 +4,12 @@ using Ingegno.Core.Dosing;
 using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Plans;
 using Ingegno.Core.Practices;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Progression;
 using Ingegno.Core.Quantities;
-using Ingegno.Server.Log;
 using Ingegno.Server.Web;
-using Ingegno.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Ingegno.Server.Engine;
@@ -70,10 +69,10 @@ internal static class NextStepEngine
         const int line = 1;
         ImmutableArray<SetLog> sets = [.. form.Log.Select(s => s with { Line = line, Exercise = form.Line.Exercise }).OrderByDescending(s => s.On).ThenBy(s => s.SetNumber)];
         var lesson = Learning.From(form.Client, Catalogue.Shipped, StrengthAnchors.Of(form.Client, Catalogue.Shipped), sets.Select(s => new TrainedSet(s, form.Line)));
-        var planned = new PlannedLine(line, "", null, form.Line.Name, "", form.Line) { Start = form.Start };
+        var planned = new PlannedLine(line, "", null, form.Line.Name, "", form.Line) { Number = line, Start = form.Start };
         var plan = Plan.Empty with { Sessions = [new PlannedSession("", Duration.Zero, [planned])] };
-        var progress = NextSteps.For(
-            form.Client with { Learned = lesson.Learned }, form.Home, rules, plan, new Training(sets, [], [], Digest.Of(lesson)), day)[0];
+        var progress = PlanProgress.For(
+            form.Client with { Learned = lesson.Learned }, form.Home, rules, plan, new Training([.. sets.Select(s => new AskedSet(s, null))], [], [], [], Digest.Of(lesson)), day)[0];
         return new(progress.Step, progress.Trend, progress.Forecast, lesson.Learned, [.. lesson.Moves.Reverse()]);
     }
 }

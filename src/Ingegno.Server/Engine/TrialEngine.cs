@@ -11,7 +11,6 @@ using Ingegno.Formats.ProgrammeText;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Clients;
 using Ingegno.Server.Web;
-using Ingegno.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Ingegno.Server.Engine;
@@ -38,7 +37,7 @@ internal static class TrialEngine
 
     /// <summary>The set lab of a client: maxima from the lifts and the plan's own loads, as the bench has them.</summary>
     internal static async Task<Results<Ok<TrialsView>, ValidationProblem, ProblemHttpResult>> ForClientAsync(
-        string id, TrialsForm form, ClaimsPrincipal user, Cases cases, Plans plans)
+        string id, TrialsForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans)
     {
         string coach = user.CoachId();
         if (await cases.FindAsync(coach, id) is not { } about)

@@ -1,9 +1,11 @@
 using System.Security.Claims;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Plans;
 using Ingegno.Formats.ProgrammeText;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Clients;
+using Ingegno.Server.Plans;
 using Ingegno.Server.Web;
 using Ingegno.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -63,13 +65,13 @@ internal static class PlaceEndpoints
 
     /// <param name="place">An id, or "now" for the place in use.</param>
     private static async Task<Results<Ok<PlaceView>, ProblemHttpResult>> FindAsync(
-        string id, string place, ClaimsPrincipal user, Cases cases, Plans plans, TimeProvider clock) =>
+        string id, string place, ClaimsPrincipal user, Cases cases, Storage.Plans plans, TimeProvider clock) =>
         await cases.FindAsync(user.CoachId(), id, place == "now" ? null : place) is { } about
             ? TypedResults.Ok(await ViewAsync(about, user.CoachId(), plans, clock))
             : Answers.Missing("place");
 
     private static async Task<Results<Ok<PlaceView>, ValidationProblem, ProblemHttpResult>> SaveAsync(
-        string id, string place, PlaceForm form, ClaimsPrincipal user, Cases cases, Places places, Plans plans, TimeProvider clock)
+        string id, string place, PlaceForm form, ClaimsPrincipal user, Cases cases, Places places, Storage.Plans plans, TimeProvider clock)
     {
         var problems = HomeProblems.Of(form.Home);
         if (problems.Count > 0)
@@ -88,19 +90,50 @@ internal static class PlaceEndpoints
             : Answers.Stale();
     }
 
+    /// <summary>What was planned there goes with it and stays in the list of changes; the log is kept.</summary>
     private static async Task<Results<NoContent, ProblemHttpResult>> RemoveAsync(
-        string id, string place, ClaimsPrincipal user, Places places) =>
-        await places.RemoveAsync(user.CoachId(), id, place)
-            ? TypedResults.NoContent()
-            : TypedResults.Problem(statusCode: 409, title: "The last place of a client stays.", detail: "Add another place first, or change this one.");
+        string id, string place, ClaimsPrincipal user, PlanCommands commands, Places places)
+    {
+        string coach = user.CoachId();
+        bool last = false;
+        var done = await commands.RunAsync(
+            coach, user.CoachName(), id,
+            on => Task.FromResult(on.Plan.Value.Without(place, on.About.Places.FirstOrDefault(p => p.Id == place)?.Home.Name ?? "", on.By)),
+            async (_, _, writing) =>
+            {
+                last = !await places.RemoveAsync(coach, id, place, writing);
+                return true;
+            },
+            () => !last);
+        return done is null || last
+            ? TypedResults.Problem(statusCode: 409, title: "The last place of a client stays.", detail: "Add another place first, or change this one.")
+            : TypedResults.NoContent();
+    }
 
-    private static async Task<Results<NoContent, ProblemHttpResult>> UseAsync(string id, string place, ClaimsPrincipal user, Places places) =>
-        await places.UseAsync(user.CoachId(), id, place) ? TypedResults.NoContent() : Answers.Missing("place");
+    private static async Task<Results<NoContent, ProblemHttpResult>> UseAsync(
+        string id, string place, ClaimsPrincipal user, PlanCommands commands, Places places)
+    {
+        string coach = user.CoachId();
+        bool missing = false;
+        var done = await commands.RunAsync(
+            coach, user.CoachName(), id,
+            on => Task.FromResult(
+                on.About.Place.Id == place || on.Plan.Version == 0 || on.About.Places.FirstOrDefault(p => p.Id == place) is not { } there
+                    ? new PlanOutcome(on.Plan.Value, [])
+                    : on.Plan.Value.Noted(ChangeKind.WentOver, $"Trains at {there.Home.Name} from now on.", [], on.By)),
+            async (_, _, writing) =>
+            {
+                missing = !await places.UseAsync(coach, id, place, writing);
+                return true;
+            },
+            () => !missing);
+        return done is null || missing ? Answers.Missing("place") : TypedResults.NoContent();
+    }
 
-    private static async Task<PlaceView> ViewAsync(Case about, string coach, Plans plans, TimeProvider clock)
+    private static async Task<PlaceView> ViewAsync(Case about, string coach, Storage.Plans plans, TimeProvider clock)
     {
         var plan = await plans.FindAsync(coach, about.Client.Id);
         var programme = ProgrammeReader.Read(plan.Value.Text, Catalogue.Shipped, about.Profile.Unit).Programme;
-        return PlaceView.Of(about, programme, Today.ByThe(clock));
+        return PlaceView.Of(about, programme, about.Today(clock));
     }
 }

@@ -3,6 +3,8 @@ using System.Text.Json;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Plans;
+using Ingegno.Core.Programmes;
 using Ingegno.Core.Progression;
 using Ingegno.Core.Quantities;
 using Ingegno.Server.Clients;
@@ -16,7 +18,7 @@ namespace Ingegno.Server.Links;
 /// <summary>What a client's link opens: today's training, and the log of it. No account; the token is the key.</summary>
 internal static class LinkEndpoints
 {
-    private const int MostSets = 500, MostNotes = 50, DaysShown = 14, LongestRemark = 500;
+    private const int MostSets = 500, MostNotes = 50, DaysShown = 14, LongestRemark = 500, VersionsRead = 6, LongestTitle = 10_000;
 
     /// <summary>A phone's clock further off than this is put right by the server's.</summary>
     private static readonly TimeSpan ClockMayBeOff = TimeSpan.FromHours(12);
@@ -38,26 +40,18 @@ internal static class LinkEndpoints
             return Closed(state);
         }
 
-        var today = Today.ByThe(clock);
+        var today = about.Today(clock);
         var training = await trainings.OfClientAsync(holder.Coach, holder.Client, today);
         var programme = JsonSerializer.Deserialize<LinkProgramme>(sent.Document, TradeJson.Options)!;
         // The place in use comes first, whichever it was when this was sent.
         programme = programme with { Places = [.. programme.Places.OrderBy(p => p.Id == about.Place.Id ? 0 : 1)] };
         var since = today.AddDays(-DaysShown);
         return TypedResults.Ok(new LinkView(
-            programme, sent.SentAt, today, holder.Expires,
+            HeldLines.Branched(programme), sent.SentAt, today, holder.Expires,
             [.. training.Sets.Where(s => s.On >= since)], [.. training.Notes.Where(n => n.On >= since)],
             LimitOf(programme, about.Profile, training, today),
-            [.. HeldBack(programme, training)]));
+            [.. HeldLines.Of(programme, about.Profile, about.ClientPlaces, training, about.Rules, today)]));
     }
-
-    /// <summary>Lines that pain reported before keeps out until the coach has looked at it.</summary>
-    private static IEnumerable<int> HeldBack(LinkProgramme programme, Training training) =>
-        from line in programme.Places.SelectMany(p => p.Sessions).SelectMany(s => s.Lines)
-        let exercise = Catalogue.Shipped.Find(line.Prescription.Exercise)
-        where exercise is not null && training.Pain.Against(exercise)?.Exercise == exercise.Id
-        group line by line.Line into lines
-        select lines.Key;
 
     private static LimitSet? LimitOf(LinkProgramme programme, ClientProfile client, Training training, DateOnly today)
     {
@@ -85,10 +79,10 @@ internal static class LinkEndpoints
     }
 
     private static async Task<Results<Ok<LinkLogView>, ValidationProblem, ProblemHttpResult>> LogAsync(
-        string token, LinkLogForm form, ClientLinks links, SetLogs logs, SessionNotes notes, LogLessons lessons, TimeProvider clock)
+        string token, LinkLogForm form, ClientLinks links, Cases cases, SetLogs logs, SessionNotes notes, LogLessons lessons, TimeProvider clock)
     {
         var (state, holder) = await links.OpenAsync(token, clock.GetUtcNow());
-        if (holder is null || await links.LastSentAsync(holder.Coach, holder.Client) is not { } sent)
+        if (holder is null || await cases.FindAsync(holder.Coach, holder.Client) is not { } about)
         {
             return Closed(state);
         }
@@ -98,16 +92,10 @@ internal static class LinkEndpoints
             return Answers.Invalid([new("sets", $"At most {MostSets} sets and {MostNotes} notes at a time.")]);
         }
 
-        if (form.Notes.Any(n => n.Sore is < 0 or > 3 || n.Session.Length is 0 or > 200))
-        {
-            return Answers.Invalid([new("notes", "Soreness goes from 0 to 3, and a note needs its session.")]);
-        }
-
-        var asked = new AskedAs(JsonSerializer.Deserialize<LinkProgramme>(sent.Document, TradeJson.Options)!.Places
-            .SelectMany(p => p.Sessions).SelectMany(s => s.Lines).SelectMany(l => l.Instead.Prepend(l)).Select(l => (l.Line, l.Prescription)));
         var off = PhoneIsOff(form.PhoneNow, clock);
         int days = (int)Math.Round(off.TotalDays);
-        var today = Today.ByThe(clock);
+        var today = about.Today(clock);
+        var asked = await AskedAsync(links, holder);
         SetLog[] sets = [.. form.Sets.Select(s => days == 0 ? s : s with { On = s.On.AddDays(-days), At = s.At - off })];
         var refused = sets
             .Select(s => (s.Id, Problem: SetLogProblems.Of(s, "", Catalogue.Shipped).Concat(NotToday(s, today)).FirstOrDefault()))
@@ -115,18 +103,38 @@ internal static class LinkEndpoints
             .GroupBy(p => p.Id)
             .ToDictionary(g => g.Key, g => g.First().Problem!.Message);
         SetLog[] good = [.. sets.Where(s => !refused.ContainsKey(s.Id))];
-        foreach (var taken in await logs.SaveAsync(holder.Coach, holder.Client, good.Select(s => new StoredSet(s, asked.Of(s)))))
+        foreach (var taken in await logs.SaveAsync(holder.Coach, holder.Client, good.Select(s => new AskedSet(s, asked(s)))))
         {
             refused[taken] = "This set's number is another's already: log the set anew.";
         }
 
-        await notes.SaveAsync(holder.Coach, holder.Client, form.Notes.Select(n => days == 0 ? n : n with { On = n.On.AddDays(-days) }));
+        await notes.SaveAsync(holder.Coach, holder.Client, form.Notes.Where(CanBeKept).Select(n => days == 0 ? n : n with { On = n.On.AddDays(-days) }));
         await lessons.LearnAsync(holder.Coach, holder.Client);
         return TypedResults.Ok(new LinkLogView(
             [.. good.Select(s => s.Id).Where(id => !refused.ContainsKey(id))],
             [.. refused.Select(r => new RefusedSet(r.Key, r.Value))],
+            [.. form.Notes.Where(n => !CanBeKept(n)).Select(n => new RefusedNote(n.Session.Length > LongestTitle ? n.Session[..LongestTitle] : n.Session, n.On, "This answer could not be kept: tell the coach how it felt. Your sets are safe."))],
             days == 0 ? null : $"This phone's clock is {Math.Abs(days)} {(Math.Abs(days) == 1 ? "day" : "days")} {(days > 0 ? "ahead" : "behind")}. The sets are kept under the right day; put the clock right."));
     }
+
+    /// <summary>What a set was asked as: by the newest version sent before it was done that asks it so, else the newest that asks it at all.</summary>
+    private static async Task<Func<SetLog, Prescription?>> AskedAsync(ClientLinks links, LinkHolder holder)
+    {
+        (DateTimeOffset SentAt, AskedAs Asked)[] versions =
+        [
+            .. (await links.SentAsync(holder.Coach, holder.Client, VersionsRead)).Select(sent => (sent.SentAt, new AskedAs(
+                JsonSerializer.Deserialize<LinkProgramme>(sent.Document, TradeJson.Options)!.Places
+                    .SelectMany(p => p.Sessions).SelectMany(s => s.Lines).SelectMany(l => l.Instead.Prepend(l)).Select(l => (l.Line, l.Prescription))))),
+        ];
+        return set =>
+        {
+            Prescription[] ways = [.. versions.Where(v => set.At is null || v.SentAt <= set.At).Concat(versions).Select(v => v.Asked.Of(set)).OfType<Prescription>()];
+            return ways.FirstOrDefault(p => p.Load.Grams == set.Load.Grams) ?? ways.FirstOrDefault();
+        };
+    }
+
+    /// <summary>A note that cannot be kept is refused by itself; the sets are kept.</summary>
+    private static bool CanBeKept(SessionNote note) => note is { Sore: null or (>= 0 and <= 3), Session.Length: > 0 and <= LongestTitle };
 
     /// <summary>How far the phone is ahead; nothing where it is near enough.</summary>
     private static TimeSpan PhoneIsOff(DateTimeOffset phone, TimeProvider clock)
@@ -148,10 +156,10 @@ internal static class LinkEndpoints
     }
 
     private static async Task<Results<Ok<MadeView>, ValidationProblem, ProblemHttpResult>> CheckAsync(
-        string token, LinkCheckForm form, ClientLinks links, Places places, FixtureReports reports, TimeProvider clock)
+        string token, LinkCheckForm form, ClientLinks links, Cases cases, Places places, FixtureReports reports, TimeProvider clock)
     {
         var (state, holder) = await links.OpenAsync(token, clock.GetUtcNow());
-        if (holder is null)
+        if (holder is null || await cases.FindAsync(holder.Coach, holder.Client) is not { } about)
         {
             return Closed(state);
         }
@@ -178,7 +186,7 @@ internal static class LinkEndpoints
             return Answers.Invalid([new("report.steps", $"Tick each step, and keep the remark under {LongestRemark} letters.")]);
         }
 
-        await reports.AddAsync(holder.Coach, holder.Client, form.Id.ToString(), place.Id, form.Report with { On = Today.ByThe(clock) }, photo);
+        await reports.AddAsync(holder.Coach, holder.Client, form.Id.ToString(), place.Id, form.Report with { On = about.Today(clock) }, photo);
         return TypedResults.Ok(new MadeView(form.Id.ToString()));
     }
 

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Globalization;
 using System.Security.Claims;
 using System.Text.Json;
+using Ingegno.Core.Plans;
 using Ingegno.Core.Quantities;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Clients;
@@ -24,7 +25,7 @@ public sealed record SendingView(string Sentence, ImmutableArray<string> Against
 public sealed record OutboxMessage(string Name, DateTimeOffset At, string To, string Subject, string Text);
 
 /// <summary>Sends a plan to its client.</summary>
-internal sealed class Sender(Places places, Storage.Practices practices, Plans plans, ClientLinks links, SimulatedPost post, Settings settings, TimeProvider clock)
+internal sealed class Sender(Storage.Plans plans, ClientLinks links, SimulatedPost post, Settings settings, TimeProvider clock)
 {
     /// <summary>A link outlives its block by so many days; of a plan without one, the first look at it.</summary>
     private const int DaysAfterBlock = 30;
@@ -48,8 +49,8 @@ internal sealed class Sender(Places places, Storage.Practices practices, Plans p
         }
 
         var now = clock.GetUtcNow();
-        var today = Today.ByThe(clock);
-        var programme = Freezing.Of(about.Profile, plan.Value, await places.AllAsync(coach, about.Client.Id), today, about.Rules);
+        var today = about.Today(clock);
+        var programme = Freezing.Of(about.Profile, plan.Value, about.ClientPlaces, today, about.Rules);
         string sentence = Freezing.Sentence(plan.Value);
         string id = Guid.CreateVersion7().ToString();
         var ends = plan.Value.Block is { Starts: { } starts } block
@@ -82,9 +83,7 @@ internal sealed class Sender(Places places, Storage.Practices practices, Plans p
     private async Task<(Versioned<Plan> Plan, ImmutableArray<string> Against)> ReadAsync(string coach, Case about)
     {
         var plan = (await plans.FindAsync(coach, about.Client.Id)).At(about.Place.Id);
-        var all = await places.AllAsync(coach, about.Client.Id);
-        var rules = (await practices.FindAsync(coach)).Value.Rules;
-        return (plan, [.. Freezing.Against(about.Profile, plan.Value, all, rules, Today.ByThe(clock)).Distinct()]);
+        return (plan, [.. Freezing.Against(about.Profile, plan.Value, about.ClientPlaces, about.Rules, about.Today(clock)).Distinct()]);
     }
 }
 

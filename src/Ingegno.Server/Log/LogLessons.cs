@@ -4,6 +4,7 @@ using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
+using Ingegno.Core.Plans;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Progression;
 using Ingegno.Core.Quantities;
@@ -21,7 +22,7 @@ internal sealed record LogLesson(Lesson Lesson, ImmutableArray<TrainedSet> Sets)
 /// Reads a client's whole log for what it teaches, and keeps the digest of it. While somebody trains, what was learned before the day is kept at
 /// hand, so that the next set costs the day and not the years.
 /// </summary>
-internal sealed class LogLessons(Storage.Clients clients, Storage.Practices practices, Plans plans, SetLogs logs, Lessons lessons) : IDisposable
+internal sealed class LogLessons(Storage.Clients clients, Storage.Practices practices, Storage.Plans plans, SetLogs logs, Lessons lessons) : IDisposable
 {
     /// <summary>Logs kept at hand at once, and for how long after the last look.</summary>
     private const int MostAtHand = 60, MinutesAtHand = 30;
@@ -58,7 +59,7 @@ internal sealed class LogLessons(Storage.Clients clients, Storage.Practices prac
         return Of(client, about.Profile, rules, plan, await logs.AskedOfClientAsync(coach, client));
     }
 
-    private LogLesson Of(string id, ClientProfile profile, HouseRules rules, Plan plan, IReadOnlyList<StoredSet> sets)
+    private LogLesson Of(string id, ClientProfile profile, HouseRules rules, Plan plan, IReadOnlyList<AskedSet> sets)
     {
         var client = profile with { Learned = Learned.Nothing };
         var programme = ProgrammeReader.Read(plan.Text, Catalogue.Shipped, client.Unit).Programme;

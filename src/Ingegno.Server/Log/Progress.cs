@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
+using Ingegno.Core.Plans;
 using Ingegno.Core.Progression;
 using Ingegno.Server.Clients;
 using Ingegno.Storage;
@@ -17,23 +18,26 @@ namespace Ingegno.Server.Log;
 public sealed record ProgressView(
     ImmutableArray<LineProgress> Lines, long PlanVersion, DateOnly Today, ImmutableArray<LearnedMove> Moves, ImmutableArray<SetHindsight> Hindsight,
     ImmutableArray<SessionNote> Notes, Learned Learned, ImmutableArray<Continuity> Continuity,
-    ImmutableArray<PersonalBest> Bests, ImmutableArray<SetLog> Overwritten);
+    ImmutableArray<PersonalBest> Bests, ImmutableArray<SetLog> Overwritten, ImmutableArray<SwapMark> Swaps);
+
+/// <summary>A day a line became another exercise, for the continuity line of their families.</summary>
+public sealed record SwapMark(DateOnly On, string Was, string Became, ImmutableArray<string> Families);
 
 /// <summary>How a client goes on: the plan, the log, what it taught and what follows.</summary>
 internal sealed record Progress(
     ImmutableArray<LineProgress> Lines, Versioned<Plan> Plan, DateOnly Today, LogLesson Learned, ImmutableArray<SessionNote> Notes,
-    ImmutableArray<Continuity> Continuity, ImmutableArray<PersonalBest> Bests, ImmutableArray<SetLog> Overwritten)
+    ImmutableArray<Continuity> Continuity, ImmutableArray<PersonalBest> Bests, ImmutableArray<SetLog> Overwritten, ImmutableArray<SwapMark> Swaps)
 {
     private const int MostMoves = 12;
 
     internal ProgressView View => new(
         Lines, Plan.Version, Today, [.. Learned.Lesson.Moves.Reverse().Take(MostMoves)],
         [.. Lines.SelectMany(l => l.Logs).Select(s => Learned.Lesson.Hindsight.GetValueOrDefault(s.Id)).OfType<SetHindsight>()],
-        Notes, Learned.Lesson.Learned, Continuity, Bests, Overwritten);
+        Notes, Learned.Lesson.Learned, Continuity, Bests, Overwritten, Swaps);
 }
 
 /// <summary>Reads it.</summary>
-internal sealed class Progresses(Cases cases, Places places, Plans plans, SetLogs logs, Trainings trainings, LogLessons lessons, TimeProvider clock)
+internal sealed class Progresses(Cases cases, Storage.Plans plans, SetLogs logs, Trainings trainings, LogLessons lessons, TimeProvider clock)
 {
     /// <param name="learned">Where the log was read already.</param>
     /// <returns>Null when the coach has no such client.</returns>
@@ -45,14 +49,25 @@ internal sealed class Progresses(Cases cases, Places places, Plans plans, SetLog
         }
 
         var plan = (await plans.FindAsync(coach, client)).At(about.Place.Id);
-        var today = Today.ByThe(clock);
+        var today = about.Today(clock);
         var training = await trainings.OfClientAsync(coach, client, today);
         var (lesson, trained) = learned ??= (await lessons.ReadAsync(coach, client))!;
         return new(
-            NextSteps.Everywhere(about.Profile, about.Home, await places.AllAsync(coach, client), about.Rules, plan.Value, training, today),
+            PlanProgress.Everywhere(about.Profile, about.Home, about.ClientPlaces, about.Rules, plan.Value, training, today),
             plan, today, learned, [.. training.Notes],
             Continuity.Of(lesson, StrengthAnchors.Of(about.Profile with { Learned = Learned.Nothing }, Catalogue.Shipped), Catalogue.Shipped),
             PersonalBests.Of(trained, Catalogue.Shipped),
-            [.. await logs.OverwrittenAsync(coach, client, today.AddDays(-Training.Days))]);
+            [.. await logs.OverwrittenAsync(coach, client, today.AddDays(-Training.Days))],
+            [.. Swaps(await plans.ChangesAsync(coach, client), plan.Value.Place)]);
     }
+
+    private static IEnumerable<SwapMark> Swaps(IReadOnlyList<PlanChange> changes, string? place) =>
+        (from change in changes
+         from line in change.Lines
+         where line.Place == place && line.Before?.Prescription is not null && line.After?.Prescription is not null
+             && line.Before.Prescription.Exercise != line.After.Prescription.Exercise
+         let exercises = new[] { line.Before!.Prescription!.Exercise, line.After!.Prescription!.Exercise }.Select(Catalogue.Shipped.Find).OfType<Exercise>()
+         select new SwapMark(
+             change.On, line.Before!.Prescription!.Name, line.After!.Prescription!.Name,
+             [.. Core.Substitution.ReachFamily.All.Where(f => exercises.Any(e => f.Patterns.Contains(e.Pattern))).Select(f => f.Name)])).Distinct();
 }

@@ -25,7 +25,7 @@ internal static class ReturnEndpoints
     internal static void MapReturn(this RouteGroupBuilder api) => api.MapGet("/clients/{id}/return", FindAsync).WithName("getReturn");
 
     private static async Task<Results<Ok<ReturnView>, ProblemHttpResult>> FindAsync(
-        string id, ClaimsPrincipal user, Cases cases, Plans plans, Lessons lessons)
+        string id, ClaimsPrincipal user, Cases cases, Storage.Plans plans, Lessons lessons)
     {
         string coach = user.CoachId();
         if (await cases.FindAsync(coach, id) is not { } about)

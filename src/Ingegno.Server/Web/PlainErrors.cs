@@ -73,4 +73,10 @@ internal static class Answers
             statusCode: 409,
             title: "This was saved elsewhere in the meantime.",
             detail: "Nothing of yours was written. Load the newer version, then make your change again.");
+
+    /// <summary>A command on a plan that was not done.</summary>
+    internal static ProblemHttpResult Refused(Core.Plans.PlanRefusal refusal) =>
+        refusal.IsStale
+            ? TypedResults.Problem(statusCode: 409, title: "Nothing of yours was written.", detail: refusal.Reason)
+            : TypedResults.Problem(statusCode: 422, title: "Nothing was changed.", detail: refusal.Reason);
 }

@@ -298,7 +298,7 @@ public class StepRulesTests
         Step? With(params SetLog[] hurt)
         {
             var log = hurt.Concat([Set(1, 1, 10), Set(1, 2, 10), Set(1, 3, 10)]).ToArray();
-            return NextStep.For(Case(Line, Handles(20), [.. log]) with { Pain = new PainHold(log, [], Catalogue.Shipped) });
+            return NextStep.For(Case(Line, Handles(20), [.. log]) with { Pain = new PainHold(log, [], [], Catalogue.Shipped) });
         }
 
         With(Hurt(3, 3, Joint.Elbow), Hurt(8, 4, Joint.Elbow))!.Kind.ShouldBe(StepKind.Swap);
@@ -327,7 +327,7 @@ public class StepRulesTests
                 trained, p.line, Handles(20, 21), People.Man, StrengthAnchors.Of(People.Man, Catalogue.Shipped).For(p.line), HouseRules.Default,
                 [.. Session(0, p.reps, p.reps, p.reps), .. Session(3, p.reps, p.reps, p.reps)])
             {
-                Pain = new PainHold([report], [], Catalogue.Shipped),
+                Pain = new PainHold([report], [], [], Catalogue.Shipped),
             };
             bool near = p.line.Id == p.painful.Id
                 || p.painful.Harder.Any(h => h.Exercise == p.line.Id) || p.line.Harder.Any(h => h.Exercise == p.painful.Id)
@@ -337,7 +337,7 @@ public class StepRulesTests
             {
                 step.Kind.ShouldBe(StepKind.Hold);
                 step.Next.ShouldBe(trained);
-                var cleared = new PainHold([report], [new PainClearance(p.painful.Id, report.On)], Catalogue.Shipped);
+                var cleared = new PainHold([report], [new PainClearance(p.painful.Id, report.On)], [], Catalogue.Shipped);
                 cleared.Against(p.line).ShouldBeNull();
             }
         });

@@ -17,7 +17,8 @@ export function line(
 		easier: 1,
 		instead,
 		uses: [],
-		behind: []
+		behind: [],
+		leavesOut: []
 	};
 }
 

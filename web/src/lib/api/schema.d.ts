@@ -677,6 +677,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/plan/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getChanges"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/plan/changes/{change}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undoChange"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/sending": {
         parameters: {
             query?: never;
@@ -1015,6 +1047,12 @@ export interface components {
             subject: string;
             answer: components["schemas"]["Answer"];
         };
+        /** @description What a line asked on a day. */
+        AskedOn: {
+            /** Format: date */
+            on: string;
+            words: string;
+        };
         /** @description Two sides of the body set against each other, effective sets at home. */
         BalanceRow: {
             name: string;
@@ -1169,8 +1207,9 @@ export interface components {
             /** @description Catalogue ids every line answers for: "and why not this one?" */
             ask: null | string[];
             block: null | components["schemas"]["Block"];
+            seen: null | components["schemas"]["SeenPlan"];
         };
-        /** @description The text as rebuilt for this home now. */
+        /** @description The text as rebuilt for this home now, its lines in force as they stand. */
         BenchView: {
             sessions: components["schemas"]["RebuiltSession"][];
             problems: components["schemas"]["TextProblem"][];
@@ -1178,6 +1217,9 @@ export interface components {
             allGuessed: boolean;
             /** @description The whole week: its ledger, and what is found in it. */
             review: components["schemas"]["Reviewed"];
+            inForce: components["schemas"]["LineInForce"][];
+            /** @description What saving takes out of the plan; the logs are kept. */
+            gone: components["schemas"]["GoneLine"][];
         };
         /** @description Weeks over which a plan is trained. Without phases it is open-ended and looked at again after so many weeks. */
         Block: {
@@ -1339,6 +1381,31 @@ export interface components {
             marks: null | components["schemas"]["ReviewThresholds"];
         };
         /**
+         * @description What became of a line or of the weeks.
+         * @enum {unknown}
+         */
+        ChangeKind: "written" | "rebuilt" | "nudged" | "stepped" | "swappedForPain" | "held" | "deloaded" | "shifted" | "wentOver" | "setAside" | "undone";
+        /** @description An entry of a line's history. */
+        ChangeView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date */
+            on: string;
+            kind: components["schemas"]["ChangeKind"];
+            who: string;
+            cause: string;
+            /** @description What the line asked before it; null where it says nothing of that. */
+            was: null | string;
+            /** @description What it asked after it. */
+            became: null | string;
+            /** @description Where, where that is not the place in use; null there. */
+            place: null | string;
+            /** @description It was taken back. */
+            undone: boolean;
+            /** @description Why it cannot be taken back; null where it can. */
+            againstUndoing: null | string;
+        };
+        /**
          * @description What the last check of a fixture came to.
          * @enum {unknown}
          */
@@ -1384,6 +1451,8 @@ export interface components {
              */
             sessionMinutes: null | number;
             unit: components["schemas"]["MassUnit"];
+            /** @description Where their days begin and end, by its IANA name: "Europe/Lisbon". Null: where the practice is. */
+            timeZone: null | string;
             lifts: components["schemas"]["KnownLift"][];
             soreJoints: components["schemas"]["Soreness"][];
             screens: components["schemas"]["Screened"][];
@@ -1621,6 +1690,8 @@ export interface components {
             form: null | components["schemas"]["SetForm"];
             /** Format: int32 */
             sets: null | number;
+            /** @description The count of every set, as they stand in a plan; null leaves them to the search. */
+            counts: null | number[];
         };
         /**
          * @description A warm-up, mobility or cool-down item. In contrast to an Exercise it has no load and no maximum: it is
@@ -2044,6 +2115,18 @@ export interface components {
              */
             reserve: number;
         };
+        /** @description An exercise a line was before, with when it was done and its best set. */
+        FormerExercise: {
+            exercise: string;
+            name: string;
+            /** Format: date */
+            first: string;
+            /** Format: date */
+            last: string;
+            /** Format: int32 */
+            sets: number;
+            best: string;
+        };
         /** @description A published formula's answer for the same set. */
         FormulaMaximum: {
             name: string;
@@ -2116,6 +2199,14 @@ export interface components {
             /** @description Where the row comes from. */
             source: string;
         };
+        /** @description A line of the plan that the text does not hold any more. */
+        GoneLine: {
+            /** Format: int32 */
+            line: number;
+            written: string;
+            /** @description What it asks, in words. */
+            name: string;
+        };
         /**
          * @description How the hands hold.
          * @enum {unknown}
@@ -2165,6 +2256,13 @@ export interface components {
              * @default false
              */
             shifts: boolean;
+        };
+        /** @description A line kept out until the coach has looked at it, with the reason in words for the client. */
+        HeldLine: {
+            place: string;
+            /** Format: int32 */
+            line: number;
+            why: string;
         };
         /** @enum {unknown} */
         Hold: "oneHand" | "pair" | "atChest" | "bothHands" | "onBack" | "acrossHips" | "bar" | "band" | "footOnScale";
@@ -2748,6 +2846,8 @@ export interface components {
              * @default false
              */
             leftOut: boolean;
+            /** @description A line in force is given up for what the engine would say now; on one that is new it says nothing. */
+            afresh: boolean;
         };
         /** @description How closely a main lift is copied, held against what this client needs; apart from the fit. */
         LineCloseness: {
@@ -2760,6 +2860,19 @@ export interface components {
             reachedWith: null | components["schemas"]["Share"];
             /** @description What will not be kept and what would change it. */
             sentence: string;
+        };
+        /** @description A line of the text that is in the plan in force. */
+        LineInForce: {
+            /**
+             * Format: int32
+             * @description In the text.
+             */
+            number: number;
+            /**
+             * Format: int32
+             * @description Its name in the plan.
+             */
+            line: number;
         };
         /**
          * @description Where the resistance pulls or presses from, seen from the body.
@@ -2780,7 +2893,7 @@ export interface components {
         LineProgress: {
             /**
              * Format: int32
-             * @description Its number in the text; a line rebuilt for several places has one at each.
+             * @description Its name in the plan; a line rebuilt for several places has one at each.
              */
             line: number;
             tag: string;
@@ -2794,6 +2907,15 @@ export interface components {
             /** @description Repetitions to failure of each set next time, with their range; empty where none is forecast. */
             forecast: components["schemas"]["RepetitionRange"][];
             place: null | components["schemas"]["LinePlace"];
+            /**
+             * Format: int32
+             * @description How often the line was changed: a step taken names what it was read at.
+             */
+            version: number;
+            /** @description Days whose sets were asked otherwise than the line asks now, with what they were asked; newest first. */
+            askedOtherwise: components["schemas"]["AskedOn"][];
+            /** @description What was done under this line's name, or that of the line it follows, with other exercises; newest first. */
+            former: components["schemas"]["FormerExercise"][];
             /** @description Names the line among all places: "3", or "3@" and the id of the place. */
             key: string;
         };
@@ -2811,6 +2933,13 @@ export interface components {
             session: number;
             /** @description One a week, in order. */
             weeks: components["schemas"]["WeekTarget"][];
+        };
+        /** @description How often a line was changed; a command names what it has seen. */
+        LineVersion: {
+            /** Format: int32 */
+            line: number;
+            /** Format: int32 */
+            version: number;
         };
         /** @description A fixture as checked on the phone. */
         LinkCheckForm: {
@@ -2835,7 +2964,7 @@ export interface components {
             prescription: components["schemas"]["Prescription"];
             /** @description Phases of a repetition in the order they come; empty for held or counted work. */
             pace: components["schemas"]["PacePhase"][];
-            /** @description What it loads: pain over 5 at one of these leaves it out for the day. */
+            /** @description What it loads. */
             joints: components["schemas"]["Joint"][];
             /**
              * Format: int32
@@ -2849,6 +2978,8 @@ export interface components {
             /** @description Fixtures it leans on, by name. */
             uses: string[];
             behind: components["schemas"]["GivenDrill"][];
+            /** @description What pain over 5 on it leaves out, by where it hurts; worked out when the link is opened (HeldLines). */
+            leavesOut: components["schemas"]["PainBranch"][];
         };
         /** @description What the phone sends: everything logged since the last answer, with its own clock. */
         LinkLogForm: {
@@ -2862,6 +2993,7 @@ export interface components {
             /** @description Ids of sets that are safe now. */
             kept: string[];
             refused: components["schemas"]["RefusedSet"][];
+            refusedNotes: components["schemas"]["RefusedNote"][];
             /** @description Something the client should know, such as a clock that is wrong; null for nothing. */
             word: null | string;
         };
@@ -2917,8 +3049,8 @@ export interface components {
             done: components["schemas"]["SetLog"][];
             notes: components["schemas"]["SessionNote"][];
             toLimit: null | components["schemas"]["LimitSet"];
-            /** @description Lines kept out by pain until the coach has looked at it. */
-            heldBack: number[];
+            /** @description Lines kept out until the coach has looked at them. */
+            heldBack: components["schemas"]["HeldLine"][];
         };
         /** @description A week of the block by its first day. */
         LinkWeek: {
@@ -3053,6 +3185,12 @@ export interface components {
             done: null | string;
             /** @description 0 where nothing stands in. */
             fit: components["schemas"]["Share"];
+            /** @description As it is in force; moving changes nothing on it. */
+            stands: boolean;
+            /** @description What it asks now, where moving changes that; null where it stands or is new. */
+            was: null | string;
+            /** @description What it would ask. */
+            becomes: null | string;
         };
         /** @description How a whole programme came through the move: enough to see whom to look at first. */
         MovedProgramme: {
@@ -3210,6 +3348,11 @@ export interface components {
             moved: null | number;
             ladder: components["schemas"]["PackedRung"][];
         };
+        /** @description Lines of the same place that pain over 5 leaves out. */
+        PainBranch: {
+            at: null | components["schemas"]["Joint"];
+            lines: number[];
+        };
         /**
          * @description What part of a movement is done beside, or instead of, the whole one.
          * @enum {unknown}
@@ -3339,19 +3482,32 @@ export interface components {
              */
             today: string;
         };
-        /** @description A client's programme as typed, the coach's choices, and what was saved for the client. */
+        /**
+         * @description The plan in force: what is written, and for each place what every line asks now. It changes by commands alone, each of which appends to the
+         *     list of changes (PlanChange); the list gives the plan again when it is replayed.
+         */
         Plan: {
+            /** @description The programme as typed. */
             text: string;
-            choices: components["schemas"]["LineChoice"][];
+            /** @description At the place in use. */
             sessions: components["schemas"]["PlannedSession"][];
-            /** Format: date-time */
+            /**
+             * Format: date-time
+             * @description Last changed; null before the first time.
+             */
             savedAt: null | string;
             block: null | components["schemas"]["Block"];
-            /** @description Place the sessions are made for; null in plans saved before places had their own. */
+            /** @description Place in use; null before anything was rebuilt. */
             place: null | string;
             placeName: string;
+            /** @description Lines that wait at the place in use. */
+            aside: components["schemas"]["PlannedLine"][];
             /** @description The client's other places. */
             elsewhere: components["schemas"]["PlannedPlace"][];
+            /** @description Of every line that was changed since it came. */
+            versions: components["schemas"]["LineVersion"][];
+            /** @description What the coach settled by hand at the place in use. */
+            choices: components["schemas"]["LineChoice"][];
         };
         /** @description What to save, and the version it was made on; 0 for a first save. */
         PlanForm: {
@@ -3360,6 +3516,7 @@ export interface components {
             /** Format: int64 */
             version: number;
             block: null | components["schemas"]["Block"];
+            seen: null | components["schemas"]["SeenPlan"];
         };
         /** @description A saved plan with the version it was read at. */
         PlanView: {
@@ -3374,41 +3531,57 @@ export interface components {
          * @enum {unknown}
          */
         Plane: "sagittal" | "frontal" | "transverse";
-        /** @description One prescribed line of a saved plan. */
+        /** @description One line of a plan as it is in force at one place. */
         PlannedLine: {
             /**
              * Format: int32
-             * @description Line number in the text; logs refer to it.
+             * @description Names it for good: logs refer to it, and it stays with the line when others are put before it. In contrast, int PlannedLine.Number is where it
+             *     stands in the text now.
              */
             line: number;
             /** @description "B1", or empty. */
             tag: string;
+            /** @description Letter it is done back to back under; null alone. */
             group: null | string;
             /** @description The line as typed. */
             written: string;
+            /** @description Why it is done so. */
             why: string;
             prescription: null | components["schemas"]["Prescription"];
+            /**
+             * Format: int32
+             * @description Line number in the text, from 1; what was added to a line has that line's.
+             */
+            number: number;
+            choice: null | components["schemas"]["LineChoice"];
             start: null | components["schemas"]["Prescription"];
             /**
              * Format: date
              * @description First day whose sets count for the next step: what earned the last one earns nothing twice. Null: all do.
              */
             since: null | string;
-            /** @description Harder variations possible when it was saved, nearest first. */
+            /** @description Harder variations possible when it was rebuilt, nearest first. */
             harder: components["schemas"]["Prescription"][];
             /** @description What to do instead on a day when the set-up does not stand, best first. */
             instead: components["schemas"]["Prescription"][];
             /** @description Mobility work behind this line. */
             behind: components["schemas"]["GivenDrill"][];
+            /**
+             * Format: int32
+             * @description The line of the text it took the place of, whose log is kept under its own name; null for most.
+             */
+            follows: null | number;
         };
-        /** @description The same programme rebuilt for another place: travel, work. */
+        /** @description The same programme at another place of the client: travel, work. */
         PlannedPlace: {
             /** @description Id of the place. */
             place: string;
             name: string;
             sessions: components["schemas"]["PlannedSession"][];
+            /** @description Lines that wait: left out by the coach, or with nothing that stands in for what hurts. They come back as they were. */
+            aside: components["schemas"]["PlannedLine"][];
         };
-        /** @description One prescribed session of a saved plan. */
+        /** @description One session of a plan at one place. */
         PlannedSession: {
             title: string;
             /** @description With warm-up and cool-down. */
@@ -3490,6 +3663,8 @@ export interface components {
             marks: components["schemas"]["ReviewThresholds"];
             /** @description What the whole week is chosen by. */
             weekPrices: components["schemas"]["WeekPrices"];
+            /** @description Where the practice is, by its IANA name; days of clients without a zone of their own are counted in it. */
+            timeZone: string;
             /** @description "EUR", "GBP"; shown before a price. */
             currency: string;
             /** @description What small kit costs where the coach buys; made up until the coach enters it. */
@@ -3590,11 +3765,10 @@ export interface components {
             bests: components["schemas"]["PersonalBest"][];
             /** @description What sets said before they were corrected, or on another phone. */
             overwritten: components["schemas"]["SetLog"][];
+            swaps: components["schemas"]["SwapMark"][];
         };
         /** @description A decision that waits, spelled out. */
         Proposal: {
-            /** @description Names it for the answer; the same as long as nothing new was logged. */
-            subject: string;
             kind: components["schemas"]["ProposalKind"];
             sentence: string;
             /** @description The figures behind it. */
@@ -3610,6 +3784,8 @@ export interface components {
             refuse: string;
             /** @description Report whose photo belongs to it. */
             photo: null | string;
+            /** @description Names it for the answer; the same as long as nothing new was logged. */
+            subject: string;
         };
         /**
          * @description What a proposal is about, worst first: the order the Desk ranks by.
@@ -3689,11 +3865,17 @@ export interface components {
             gap: null | components["schemas"]["LoadGap"];
             /** @description What would open it, where nothing is possible; null otherwise. */
             wouldOpen: null | string;
+            /** @description As it stands in the plan, changed in nothing. */
+            stands: boolean;
+            /** @description What the engine would say of a line in force now, where that differs: "Goblet squat, 24 kg, 4 x 12". */
+            afresh: null | string;
+            /** @description Why a line in force may not be trained as it stands; empty for most. */
+            against: string[];
             /** @description True when a coach chose the exercise by hand. */
             chosenByHand: boolean;
             /** @description Why the exercise a coach chose by hand is not used any more; null while it is, or none was chosen. */
             lapsedChoice: null | string;
-            /** @description Best fit first, the chosen one among them. */
+            /** @description Best fit first, the chosen one among them; on a line in force that one comes first. */
             alternatives: components["schemas"]["Alternative"][];
             refused: components["schemas"]["RefusedAlternative"][];
             /** @description For an unknown name, the nearest ones in the catalogue. */
@@ -3739,6 +3921,13 @@ export interface components {
             exercise: string;
             name: string;
             reasons: components["schemas"]["Refusal"][];
+        };
+        /** @description A note that could not be kept, with what to do. */
+        RefusedNote: {
+            session: string;
+            /** Format: date */
+            on: string;
+            reason: string;
         };
         /** @description A set that could not be kept, with what to do; it stays on the phone. */
         RefusedSet: {
@@ -4016,6 +4205,14 @@ export interface components {
             /** @description The coach's pass mark or remark: "heels stay down to parallel". */
             note: null | string;
         };
+        /** @description What a coach had before them when they began: a command touches only what they changed of it. */
+        SeenPlan: {
+            text: string;
+            choices: components["schemas"]["LineChoice"][];
+            block: null | components["schemas"]["Block"];
+            /** @description Versions of the lines; a line that was changed since is not written over. */
+            lines: components["schemas"]["LineVersion"][];
+        };
         /** @description Whether anything may be sent to a client. */
         SendingLeave: {
             allowed: boolean;
@@ -4284,6 +4481,7 @@ export interface components {
              * @description There are, warm-up and cool-down counted.
              */
             minutes: number;
+            seen: null | components["schemas"]["SeenPlan"];
         };
         /**
          * @description How a session is made shorter.
@@ -4366,6 +4564,7 @@ export interface components {
             sentence: string;
             arithmetic: string[];
             next: null | components["schemas"]["Prescription"];
+            stops: null | components["schemas"]["StopCause"];
         };
         /**
          * @description What to do with a line next week.
@@ -4377,7 +4576,11 @@ export interface components {
             lines: string[];
             /** Format: int64 */
             version: number;
+            /** @description Versions of the lines, where only a change of these lines is to stand against it. */
+            seen: null | components["schemas"]["LineVersion"][];
         };
+        /** @enum {unknown} */
+        StopCause: "pain" | "setUp";
         /** @enum {unknown} */
         StopReason: "muscle" | "grip" | "breath" | "form" | "pain";
         /** @description A line not to be trained until the coach has rebuilt it. */
@@ -4482,6 +4685,14 @@ export interface components {
          * @enum {unknown}
          */
         SurfaceUse: "handsRaised" | "kneeling" | "floor" | "feetRaised" | "rowUnder";
+        /** @description A day a line became another exercise, for the continuity line of their families. */
+        SwapMark: {
+            /** Format: date */
+            on: string;
+            was: string;
+            became: string;
+            families: string[];
+        };
         /** @description One side of a school, in few words as it stands on a changed line. */
         TaughtSide: {
             teaching: components["schemas"]["Teaching"];
@@ -4834,7 +5045,14 @@ export interface components {
             /** @description What went up since the last whole week; null where nothing did. */
             raised: null | string;
             what: null | components["schemas"]["Raise"];
+            /** @description Behind us, under way, or ahead. */
+            when: components["schemas"]["WeekTime"];
         };
+        /**
+         * @description Where a week lies, by the client's day.
+         * @enum {unknown}
+         */
+        WeekTime: "past" | "now" | "ahead";
         /** @description A week chosen as a whole, and what stood in the way. */
         WeekView: {
             outcome: components["schemas"]["WeekOutcome"];
@@ -6307,6 +6525,51 @@ export interface operations {
         responses: {
             /** @description OK */
             200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    getChanges: {
+        parameters: {
+            query?: {
+                line?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeView"][];
+                };
+            };
+        };
+    };
+    undoChange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                change: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };

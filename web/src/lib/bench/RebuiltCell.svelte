@@ -13,8 +13,12 @@
 		onrename: (name: string) => void;
 		/** Takes a line that was left out in again. */
 		onrestore: () => void;
+		/** Gives a line in force up for what the engine would say now. */
+		onafresh: () => void;
+		/** Leaves it as it is in force after all; null where it stands, or is new. */
+		onkeep: (() => void) | null;
 	}
-	let { line, byHand, pinned, place, onrename, onrestore }: Props = $props();
+	let { line, byHand, pinned, place, onrename, onrestore, onafresh, onkeep }: Props = $props();
 	const chosen = $derived(line.chosen);
 	const prescription = $derived(chosen?.prescription);
 </script>
@@ -57,6 +61,35 @@
 			>
 		{/if}
 	</div>
+	{#each line.against as against (against)}<div
+			class="border-accent bg-decide mt-0.5 border-l-4 px-2 text-[12.5px]"
+		>
+			Not as it stands: {against}.
+		</div>{/each}
+	{#if line.afresh}
+		<div class="text-soft mt-0.5 flex items-baseline gap-2 text-[12.5px] leading-snug">
+			<span class="min-w-0 truncate" title="What a rebuild from the text would say now: {line.afresh}"
+				>afresh: {line.afresh}</span
+			>
+			<button
+				class="text-base-content shrink-0 underline decoration-dotted underline-offset-2"
+				aria-label="Take afresh: {line.afresh}"
+				onclick={(event) => {
+					event.stopPropagation();
+					onafresh();
+				}}>take</button
+			>
+		</div>
+	{/if}
+	{#if onkeep}
+		<button
+			class="text-soft text-[12.5px] underline decoration-dotted underline-offset-2"
+			onclick={(event) => {
+				event.stopPropagation();
+				onkeep?.();
+			}}>leave it as it was in force</button
+		>
+	{/if}
 	{#if prescription.finishOn}
 		<div class="mt-0.5 text-[13px]">
 			<span class="text-soft">finish on</span> <b>{prescription.finishOn.name}</b>, about

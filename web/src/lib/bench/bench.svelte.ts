@@ -9,6 +9,7 @@ import {
 	type LineChoice,
 	type PlanView,
 	type RebuiltLine,
+	type SeenPlan,
 	type ShrinkView,
 	type WeekView
 } from '$lib/api/client';
@@ -36,10 +37,14 @@ export class Bench {
 		sessions: [],
 		problems: [],
 		allGuessed: false,
-		review: { ledger: { muscles: [], patterns: [], balances: [], sessions: [] }, findings: [] }
+		review: { ledger: { muscles: [], patterns: [], balances: [], sessions: [] }, findings: [] },
+		inForce: [],
+		gone: []
 	});
 	trouble = $state('');
 	stale = $state(false);
+	/** Saving would take lines out of the plan: the coach is asked first. */
+	lettingGo = $state(false);
 	/** What is under way: a rebuild and a save may overlap, and neither ends the other. */
 	#rebuilding = $state(false);
 	#saving = $state(false);
@@ -54,17 +59,19 @@ export class Bench {
 
 	readonly #client: string;
 	#version = 0;
-	#saved = $state.raw<Draft>({ text: '', choices: [], block: null });
+	/** What the bench began with: only what differs from it is written, so that two windows meet on one line at most. */
+	#seen = $state.raw<SeenPlan>({ text: '', choices: [], block: null, lines: [] });
 	#asked = 0;
 
 	constructor(client: string, plan: PlanView) {
 		this.#client = client;
 		this.#take(plan);
 		const kept = this.#readDraft();
-		if (kept && !same(kept, this.#saved)) {
+		if (kept && !same(kept, kept.seen)) {
 			this.text = kept.text;
 			this.choices = kept.choices;
 			this.block = kept.block;
+			this.#seen = kept.seen;
 			this.restored = true;
 		}
 	}
@@ -74,7 +81,7 @@ export class Bench {
 	}
 
 	get dirty(): boolean {
-		return !same(this.#draft, this.#saved);
+		return !same(this.#draft, this.#seen);
 	}
 
 	get #draft(): Draft {
@@ -89,7 +96,7 @@ export class Bench {
 			const view = await ask(
 				api.POST('/api/clients/{id}/bench', {
 					params: { path: { id: this.#client } },
-					body: { ...this.#draft, ask: this.asked ? [this.asked] : null }
+					body: { ...this.#draft, ask: this.asked ? [this.asked] : null, seen: this.#seen }
 				})
 			);
 			if (ticket !== this.#asked) return;
@@ -133,19 +140,51 @@ export class Bench {
 		return this.choose(line, { pinned: !before?.pinned });
 	}
 
-	/** Builds these lines anew; what is pinned stays. */
+	/** Whether the plan in force holds this line. */
+	isInForce(line: RebuiltLine): boolean {
+		return this.view.inForce.some((l) => l.number === line.written.number);
+	}
+
+	/** Its name in the plan; null for a line that is new. */
+	nameOf(line: RebuiltLine): number | null {
+		return this.view.inForce.find((l) => l.number === line.written.number)?.line ?? null;
+	}
+
+	/** Works these lines out afresh; what is pinned stays, and nothing is written before it is saved. */
 	releaseAll(lines: RebuiltLine[]): Promise<void> {
 		this.#remember();
-		this.choices = this.choices.filter(
-			(c) => c.pinned || !lines.some((l) => l.written.number === c.line && l.written.text === c.text)
-		);
+		for (const line of lines) if (!this.choiceFor(line)?.pinned) this.#put(line, this.#afresh(line));
 		this.#keepDraft();
 		return this.rebuild();
 	}
 
-	/** Forgets everything fixed on a line, so that it is worked out anew. */
+	/** Forgets everything fixed on a line: one in force gives way to what the engine would say now. */
 	release(line: RebuiltLine): Promise<void> {
-		return this.#replace(line, null);
+		return this.#replace(line, this.#afresh(line));
+	}
+
+	/** Leaves a line as it is in force after all. */
+	keepInForce(line: RebuiltLine): Promise<void> {
+		const seen = this.#seen.choices.find(
+			(c) => c.line === line.written.number && c.text === line.written.text
+		);
+		return this.#replace(line, seen ?? null);
+	}
+
+	#afresh(line: RebuiltLine): LineChoice | null {
+		return this.isInForce(line) ? { ...blank(line), exercise: null, afresh: true } : null;
+	}
+
+	/** Something on it is the coach's own; giving it up for what the engine says is not. */
+	isByHand(line: RebuiltLine): boolean {
+		const choice = this.choiceFor(line);
+		return (
+			choice !== undefined &&
+			!same(
+				{ text: '', choices: [choice], block: null },
+				{ text: '', choices: [{ ...blank(line), exercise: null, afresh: choice.afresh }], block: null }
+			)
+		);
 	}
 
 	choiceFor(line: RebuiltLine): LineChoice | undefined {
@@ -163,22 +202,34 @@ export class Bench {
 		return this.rebuild();
 	}
 
-	async save(): Promise<boolean> {
+	/** @param letGo Lines taken out of the plan were looked at; else they are shown first and nothing is written. */
+	async save(letGo = false): Promise<boolean> {
+		if (this.view.gone.length > 0 && !letGo) {
+			this.lettingGo = true;
+			return false;
+		}
+		this.lettingGo = false;
 		this.#saving = true;
+		const sent = this.#draft;
 		try {
 			const plan = await ask(
 				api.PUT('/api/clients/{id}/plan', {
 					params: { path: { id: this.#client } },
-					body: { ...this.#draft, version: this.#version }
+					body: { ...sent, version: this.#version, seen: this.#seen }
 				})
 			);
-			this.#saved = { text: plan.plan.text, choices: plan.plan.choices, block: plan.plan.block };
+			// What was typed while it was saved stays; the rest is now as the plan has it.
+			if (this.text === sent.text) this.text = plan.plan.text;
+			if (this.choices === sent.choices) this.choices = plan.plan.choices;
+			if (this.block === sent.block) this.block = plan.plan.block;
+			this.#seen = seenOf(plan);
 			this.#version = plan.version;
 			this.savedAt = plan.plan.savedAt;
 			this.restored = false;
 			this.trouble = '';
 			this.stale = false;
 			this.#keepDraft();
+			if (!this.#rebuilding) void this.rebuild();
 			return true;
 		} catch (problem) {
 			this.trouble = messageOf(problem);
@@ -203,6 +254,18 @@ export class Bench {
 		}
 	}
 
+	/** The plan changed under the bench, by a change taken back: it is read anew, and what is unsaved stays on top. */
+	async refresh(): Promise<void> {
+		try {
+			const plan = await ask(api.GET('/api/clients/{id}/plan', { params: { path: { id: this.#client } } }));
+			if (!this.dirty) this.#take(plan);
+			this.savedAt = plan.plan.savedAt;
+			await this.rebuild();
+		} catch (problem) {
+			this.trouble = messageOf(problem);
+		}
+	}
+
 	/** One choice a line over all sessions at once; what is kept or chosen by hand stays. */
 	async solveWeek(stop: AbortSignal): Promise<WeekView | null> {
 		const run = crypto.randomUUID();
@@ -212,7 +275,7 @@ export class Bench {
 			const view = await ask(
 				api.POST('/api/clients/{id}/week', {
 					params: { path: { id: this.#client }, query: { run } },
-					body: { ...this.#draft, ask: null },
+					body: { ...this.#draft, ask: null, seen: this.#seen },
 					signal: stop
 				})
 			);
@@ -239,7 +302,7 @@ export class Bench {
 			const view = await ask(
 				api.POST('/api/clients/{id}/shrink', {
 					params: { path: { id: this.#client } },
-					body: { text: this.text, choices: this.choices, session, minutes }
+					body: { text: this.text, choices: this.choices, session, minutes, seen: this.#seen }
 				})
 			);
 			if (view.changes.length > 0) await this.apply(view.changes);
@@ -301,7 +364,7 @@ export class Bench {
 		this.block = plan.plan.block;
 		this.savedAt = plan.plan.savedAt;
 		this.#version = plan.version;
-		this.#saved = this.#draft;
+		this.#seen = seenOf(plan);
 	}
 
 	#remember() {
@@ -313,15 +376,17 @@ export class Bench {
 	}
 
 	#keepDraft() {
-		if (this.dirty) localStorage.setItem(this.#key, JSON.stringify(this.#draft));
+		if (this.dirty) localStorage.setItem(this.#key, JSON.stringify({ ...this.#draft, seen: this.#seen }));
 		else localStorage.removeItem(this.#key);
 	}
 
-	#readDraft(): Draft | null {
+	/** What was kept, on what it was begun with; work kept before that was remembered is on the plan as it is. */
+	#readDraft(): (Draft & { seen: SeenPlan }) | null {
 		try {
-			const kept = JSON.parse(localStorage.getItem(this.#key) ?? 'null') as Draft | null;
+			const kept = JSON.parse(localStorage.getItem(this.#key) ?? 'null') as
+				(Draft & { seen?: SeenPlan }) | null;
 			return kept && typeof kept.text === 'string' && Array.isArray(kept.choices)
-				? { ...kept, block: kept.block ?? null }
+				? { ...kept, block: kept.block ?? null, seen: kept.seen ?? this.#seen }
 				: null;
 		} catch {
 			return null;
@@ -339,8 +404,14 @@ function blank(line: RebuiltLine): LineChoice {
 		pinned: false,
 		finishEasier: false,
 		group: null,
-		leftOut: false
+		leftOut: false,
+		afresh: false
 	};
+}
+
+function seenOf(plan: PlanView): SeenPlan {
+	const { text, choices, block, versions } = plan.plan;
+	return { text, choices, block, lines: versions };
 }
 
 /** Nothing of the dose fixed by hand: all of it is worked out. */
@@ -355,7 +426,7 @@ export const UNDOSED = {
 	sets: null
 } satisfies Partial<LineChoice>;
 
-function same(a: Draft, b: Draft): boolean {
+function same(a: Draft, b: Draft | SeenPlan): boolean {
 	return (
 		a.text === b.text &&
 		a.choices.map(said).join() === b.choices.map(said).join() &&

@@ -58,6 +58,11 @@
 		);
 	}
 
+	/** Where a week lies, as every line of it says. */
+	function whenOf(week: number): 'past' | 'now' | 'ahead' {
+		return lines[0]?.targets.weeks[week]?.when ?? 'ahead';
+	}
+
 	function days(week: BlockWeek): string {
 		return `${week.sessions.length} ${week.sessions.length === 1 ? 'session' : 'sessions'}`;
 	}
@@ -107,6 +112,9 @@
 							<text x="33" y="42" class="font-display fill-current text-[15px] font-semibold">{sets}</text>
 						</svg>
 						<span class="block font-semibold">week {week.number}</span>
+						{#if whenOf(w) !== 'ahead'}<span class="block text-[11.5px] font-semibold"
+								>{whenOf(w) === 'past' ? 'as trained' : 'in force now'}</span
+							>{/if}
 						{#if mayChange(week)}
 							<button
 								class="text-soft block text-[11.5px] underline decoration-dotted underline-offset-2"
@@ -158,7 +166,9 @@
 								class="block w-full px-1 py-0.5 text-left leading-tight {open?.line === line.targets.line &&
 								open.week === w
 									? 'bg-decide'
-									: ''} {weeks[w]?.kind === 'full' ? '' : 'text-soft'}"
+									: target.when === 'now'
+										? 'bg-base-100'
+										: ''} {weeks[w]?.kind === 'full' && target.when !== 'past' ? '' : 'text-soft'}"
 								aria-pressed={open?.line === line.targets.line && open.week === w}
 								onclick={() => (open = { line: line.targets.line, week: w })}
 							>
@@ -196,15 +206,17 @@
 		{opened.prescription.countInWords}, {opened.prescription.loadInWords}{opened.prescription.tempo
 			? `, tempo ${opened.prescription.tempo}`
 			: ''}, rest {Math.round(opened.prescription.rest)} s.
-		{opened.raised
-			? `Raised: ${opened.raised}.`
-			: weeks[open.week]?.kind === 'full'
-				? 'Nothing is raised.'
-				: 'The same loads, fewer sets.'}
+		{opened.when === 'past'
+			? 'Asked so then.'
+			: opened.raised
+				? `Raised: ${opened.raised.replace(/\.$/, '')}.`
+				: weeks[open.week]?.kind === 'full'
+					? 'Nothing is raised.'
+					: 'The same loads, fewer sets.'}
 	{:else}
 		<span class="text-soft"
-			>One thing is raised a week on every line, as if each target were met; the log decides in the end. The
-			small stair marks what went up.</span
+			>Weeks behind show what was asked then; the weeks ahead start from what is in force and the step the log
+			waits with, one thing raised a week as if each target were met. The small stair marks what went up.</span
 		>
 	{/if}
 </p>

@@ -16,7 +16,7 @@ export class Ahead {
 			const view = await ask(
 				api.POST('/api/clients/{id}/block', {
 					params: { path: { id: client } },
-					body: { text, choices, block, ask: null }
+					body: { text, choices, block, ask: null, seen: null }
 				})
 			);
 			if (ticket !== this.#asked) return;

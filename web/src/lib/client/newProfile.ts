@@ -15,6 +15,7 @@ export const newProfile = (): ClientProfile => ({
 	days: [],
 	sessionMinutes: 45,
 	unit: 'kilogram',
+	timeZone: null,
 	lifts: [],
 	soreJoints: [],
 	screens: [],

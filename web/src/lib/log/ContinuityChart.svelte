@@ -1,9 +1,18 @@
 <script lang="ts">
-	import type { Continuity } from '$lib/api/client';
+	import type { Continuity, SwapMark } from '$lib/api/client';
 	import { massWithUnit, shortDay, type MassUnit } from '$lib/units';
 
 	/** One strength family through gym and home: the line, its range, and where home begins. */
-	let { family, unit, from, to }: { family: Continuity; unit: MassUnit; from: number; to: number } = $props();
+	interface Props {
+		family: Continuity;
+		unit: MassUnit;
+		from: number;
+		to: number;
+		/** Days one of its lines became another exercise. */
+		swaps: SwapMark[];
+	}
+	let { family, unit, from, to, swaps }: Props = $props();
+	const shownSwaps = $derived(swaps.filter((s) => dayOf(s.on) >= from && dayOf(s.on) <= to));
 	const W = 392;
 	const H = 132;
 	const LEFT = 8;
@@ -59,6 +68,11 @@
 			/>
 			<text x={x(home.on) + 4} y={H - 6} font-size="11" class="fill-soft">home from {shortDay(home.on)}</text>
 		{/if}
+		{#each shownSwaps as swap, i (`${swap.on} ${swap.was} ${i}`)}
+			<path d="M{x(swap.on)} {TOP}l5 5l-5 5l-5 -5z" class="fill-base-100 stroke-accent" stroke-width="1.5">
+				<title>{shortDay(swap.on)}: {swap.was} became {swap.became}</title>
+			</path>
+		{/each}
 		<polyline points={line} fill="none" class="stroke-primary" stroke-width="2" />
 		{#each family.points as point, i (i)}
 			{#if point.atHome}
@@ -106,4 +120,9 @@
 			>
 		{/if}
 	</svg>
+	{#if shownSwaps.length > 0}
+		<p class="text-soft text-xs">
+			◇ {shownSwaps.map((s) => `${shortDay(s.on)} ${s.was} became ${s.became.toLowerCase()}`).join('; ')}
+		</p>
+	{/if}
 </figure>

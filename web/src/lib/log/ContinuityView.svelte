@@ -20,7 +20,13 @@
 {:else}
 	<div class="grid grid-cols-[minmax(0,1fr)_330px]">
 		<div class="grid grid-cols-2 content-start gap-x-6 gap-y-3 p-4">
-			{#each view.continuity as family (family.family)}<ContinuityChart {family} {unit} {from} {to} />{/each}
+			{#each view.continuity as family (family.family)}<ContinuityChart
+					{family}
+					{unit}
+					{from}
+					{to}
+					swaps={view.swaps.filter((s) => s.families.includes(family.family))}
+				/>{/each}
 		</div>
 		<aside class="border-base-300 border-l p-4 text-[13px]">
 			<p class="text-soft mb-3">

@@ -109,12 +109,23 @@ export class DayLog {
 		);
 	}
 
+	/** The plan changed under the log, by a change taken back. */
+	async refresh(): Promise<void> {
+		await this.#ask(() =>
+			ask(api.GET('/api/clients/{id}/progress', { params: { path: { id: this.client } } }))
+		);
+	}
+
 	take(lines: string[]): Promise<boolean> {
 		return this.#ask(() =>
 			ask(
 				api.POST('/api/clients/{id}/steps', {
 					params: { path: { id: this.client } },
-					body: { lines, version: this.#planVersion }
+					body: {
+						lines,
+						version: this.#planVersion,
+						seen: this.lines.map((l) => ({ line: l.line, version: l.version }))
+					}
 				})
 			)
 		);

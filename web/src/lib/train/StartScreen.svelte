@@ -14,7 +14,12 @@
 	};
 	const soreWords = ['not at all', 'a little', 'sore', 'very'];
 	let sent = $state(false);
-	const held = $derived(session?.lines.filter((l) => run.view.heldBack.includes(l.line)) ?? []);
+	const held = $derived(
+		run.held.flatMap((h) => {
+			const line = session?.lines.find((l) => l.line === h.line);
+			return line ? [{ ...h, name: line.prescription.name }] : [];
+		})
+	);
 </script>
 
 <h1 class="mt-4 text-[26px] leading-tight">Hello {run.view.programme.client}</h1>
@@ -53,7 +58,7 @@
 
 {#each held as line (line.line)}
 	<p class="border-accent bg-decide mt-4 border-l-4 px-3 py-2 text-[15px]">
-		{line.prescription.name} is left out until the coach has looked at the pain you reported.
+		{line.name}: {line.why}.
 	</p>
 {/each}
 

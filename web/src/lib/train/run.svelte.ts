@@ -1,4 +1,13 @@
-import type { Joint, LinkLine, LinkSession, LinkStep, LinkView, SetLog, StopReason } from '$lib/api/client';
+import type {
+	HeldLine,
+	Joint,
+	LinkLine,
+	LinkSession,
+	LinkStep,
+	LinkView,
+	SetLog,
+	StopReason
+} from '$lib/api/client';
 import type { Outbox } from './outbox.svelte';
 import { byKey, isoNow, keyOf, setsKept, type DoneSets } from './sets';
 import { localDay, newId, store, type Standing } from './store';
@@ -116,13 +125,18 @@ export class Run {
 		return all.reduce((sum, s) => sum + s.count, 0) - did;
 	}
 
+	/** Lines of this place kept out until the coach has looked at them. */
+	get held(): HeldLine[] {
+		return this.view.heldBack.filter((h) => h.place === this.place?.id);
+	}
+
 	async choose(place: string, session: string) {
 		await this.#stand({ place, session, at: 0, begun: false, counted: 0, instead: {}, leftOut: {} });
 	}
 
 	async begin() {
 		const leftOut = { ...this.standing.leftOut };
-		for (const line of this.view.heldBack) leftOut[line] = 'left out until the coach has looked at the pain';
+		for (const line of this.held) leftOut[line.line] = line.why;
 		await this.#stand({ begun: true, at: 0, resting: false, leftOut });
 		await this.#skipDone();
 	}
@@ -231,13 +245,11 @@ export class Run {
 		if (asked) await this.outbox.addNote({ session: asked.session, on: asked.on, felt: null, sore });
 	}
 
-	/** Pain over 5: the exercise, and all that loads the place, for today. */
+	/** Pain over 5: what it leaves out was worked out when the link was opened, by the one rule that the coach's desk goes by. */
 	#leftOutBy(line: LinkLine, number: number, at: Joint | null): Record<string, string> {
 		const out: Record<string, string> = { ...this.standing.leftOut, [number]: 'stopped for pain' };
-		const joints = at ? [at] : line.joints;
-		for (const other of this.session?.lines ?? [])
-			if (other.joints.some((j) => joints.includes(j)))
-				out[other.line] ??= 'left out: it loads the place that hurts';
+		const branch = line.leavesOut.find((b) => b.at === at) ?? line.leavesOut.find((b) => b.at === null);
+		for (const other of branch?.lines ?? []) out[other] ??= 'left out: it loads the place that hurts';
 		return out;
 	}
 

@@ -6,12 +6,20 @@ import { Outbox } from './outbox.svelte';
 import { Run } from './run.svelte';
 import { newId } from './store';
 
-const SQUAT = line(
-	1,
-	'goblet-squat',
-	['knee', 'hip'],
-	[line(1, 'box-squat', ['knee']), line(1, 'split-squat', ['knee'])]
-);
+/** Worked out by the server: pain at the knee, or where nobody said, leaves the lunge out too. */
+const SQUAT = {
+	...line(
+		1,
+		'goblet-squat',
+		['knee', 'hip'],
+		[line(1, 'box-squat', ['knee']), line(1, 'split-squat', ['knee'])]
+	),
+	leavesOut: [
+		{ at: null, lines: [1, 3] },
+		{ at: 'knee' as const, lines: [1, 3] },
+		{ at: 'wrist' as const, lines: [1, 2] }
+	]
+};
 const PRESS = line(2, 'push-up', ['shoulder', 'wrist']);
 const LUNGE = line(3, 'lunge', ['knee']);
 const DAYS = [
@@ -159,6 +167,13 @@ describe('pain', () => {
 		expect(Object.keys(training.standing.leftOut)).toEqual(['1', '3']);
 	});
 
+	test('elsewhere leaves out what the branch for that place says', async () => {
+		const training = await run();
+		await training.log({ ...fine, pain: 7, painAt: 'wrist' });
+		expect(Object.keys(training.standing.leftOut)).toEqual(['1', '2']);
+		expect(training.step?.line).toBe(3);
+	});
+
 	test.each([1, 2, 3, 4, 5])('of %i goes on with the session', async (pain) => {
 		const training = await run();
 		await training.log({ ...fine, pain, painAt: 'knee' });
@@ -167,7 +182,14 @@ describe('pain', () => {
 	});
 
 	test('the coach has not looked at keeps its lines out from the start', async () => {
-		const training = await run(view(DAYS, { heldBack: [1] }));
+		const training = await run(
+			view(DAYS, {
+				heldBack: [
+					{ place: 'home', line: 1, why: 'left out until the coach has looked at the pain' },
+					{ place: 'shed', line: 2, why: 'left out there' }
+				]
+			})
+		);
 		expect(training.step?.line).toBe(2);
 	});
 });

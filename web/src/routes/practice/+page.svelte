@@ -1,4 +1,5 @@
 <script lang="ts">
+	import ZonePick from '$lib/client/ZonePick.svelte';
 	import { untrack } from 'svelte';
 	import { api, ask, messageOf, type HouseRules, type Practice } from '$lib/api/client';
 	import NumberRows from '$lib/practice/NumberRows.svelte';
@@ -161,6 +162,14 @@
 				onbans={(bans) => rule({ bans })}
 				onpreferred={(preferred) => rule({ preferred })}
 			/>
+			<div class="mt-4 max-w-[260px]">
+				<ZonePick
+					label="Days begin and end in"
+					value={practice.timeZone}
+					otherwise="UTC"
+					onpick={(zone) => change({ timeZone: zone ?? 'UTC' })}
+				/>
+			</div>
 			<h2 class="mt-5 mb-1 flex items-center gap-2 text-[16px]">
 				Prices in
 				<input

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
+	import type { MoveView } from '$lib/api/client';
 	import Hatches from '$lib/drawing/Hatches.svelte';
 	import FitRule from '$lib/roster/FitRule.svelte';
 	import { Roster } from '$lib/roster/roster.svelte';
@@ -10,6 +11,8 @@
 	const roster = untrack(() => new Roster(data.entries));
 	const moved = $derived(roster.rows.filter((r) => r.view));
 	const exceptions = $derived(moved.filter((r) => r.view && r.view.moved.exceptions.length > 0).length);
+	/** Lines in force that moving would change. */
+	const changing = (moved: MoveView['moved']) => moved.lines.filter((l) => l.was !== null).slice(0, 4);
 	let list = $state<HTMLElement>();
 
 	function onkeydown(event: KeyboardEvent) {
@@ -110,6 +113,12 @@
 							>
 							<span class="text-[13px]">
 								{#if row.trouble}<span class="text-accent block">{row.trouble}</span>{/if}
+								{#if m.lines.some((l) => l.stands)}<span class="text-soft block"
+										>{m.lines.filter((l) => l.stands).length} of {m.lines.length} lines stand as they are</span
+									>{/if}
+								{#each changing(m) as line (line.line)}<span class="block"
+										>{line.was} → <b class="font-semibold">{line.becomes ?? 'nothing'}</b></span
+									>{/each}
 								{#each m.exceptions.slice(0, 3) as exception (exception)}
 									<span class="border-accent mb-0.5 block border-l-4 pl-2">{exception}</span>
 								{:else}

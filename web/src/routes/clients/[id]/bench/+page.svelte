@@ -5,6 +5,8 @@
 	import Compare from '$lib/bench/Compare.svelte';
 	import LinePanel from '$lib/bench/LinePanel.svelte';
 	import Drills from '$lib/bench/Drills.svelte';
+	import GoneLines from '$lib/bench/GoneLines.svelte';
+	import LineHistory from '$lib/plan/LineHistory.svelte';
 	import RebuiltCell from '$lib/bench/RebuiltCell.svelte';
 	import { labOf } from '$lib/lab/trial';
 	import ProgrammeEditor from '$lib/bench/ProgrammeEditor.svelte';
@@ -21,6 +23,7 @@
 	let editing = $state(untrack(() => bench.text.trim() === ''));
 	let rows = $state<HTMLElement>();
 	let other = $state.raw<Alternative | null>(null);
+	let history = $state<LineHistory>();
 
 	const session = $derived(bench.view.sessions[Math.min(day, bench.view.sessions.length - 1)]);
 	const lines = $derived(session?.lines ?? []);
@@ -75,6 +78,7 @@
 		else if (event.key === 'w') bench.releaseAll(bench.view.sessions.flatMap((s) => s.lines));
 		else if (event.key === 'k' && line) bench.pin(line);
 		else if (event.key === 'c') compare(1);
+		else if (event.key === 'h') history?.toggle();
 		else if (event.key === 'z') bench.undo();
 		else if (event.key === 's') bench.save();
 		else if (event.key === 'e') editing = true;
@@ -154,6 +158,7 @@
 <Notice text={bench.trouble}>
 	{#if bench.stale}<button class="btn btn-xs" onclick={() => bench.reload()}>Load the newer one</button>{/if}
 </Notice>
+<GoneLines {bench} />
 {#if bench.restored}
 	<Notice text="Unsaved changes from before were kept.">
 		<button class="btn btn-xs" onclick={() => bench.reload()}>Drop them</button>
@@ -212,11 +217,13 @@
 					>
 						<RebuiltCell
 							line={l}
-							byHand={bench.choiceFor(l) !== undefined}
+							byHand={bench.isByHand(l)}
 							pinned={bench.choiceFor(l)?.pinned ?? false}
 							place={i + 1}
 							onrename={(name) => rename(l.written.number, l.written.exerciseName, name)}
 							onrestore={() => bench.choose(l, { leftOut: false })}
+							onafresh={() => bench.release(l)}
+							onkeep={bench.isInForce(l) && !l.stands && l.chosen ? () => bench.keepInForce(l) : null}
 						/>
 						<button class="sr-only focus:not-sr-only" onclick={() => (at = i)}
 							>Take {l.written.exerciseName} in hand</button
@@ -241,6 +248,18 @@
 				onask={(exercise) => bench.askAfter(exercise)}
 				oncompare={(alternative) => (other = alternative)}
 			/>
+			{@const name = bench.nameOf(line)}
+			{#if name !== null}
+				{#key `${name} ${bench.savedAt}`}
+					<LineHistory
+						bind:this={history}
+						client={data.client.id}
+						line={name}
+						name={line.written.exerciseName}
+						onchanged={() => bench.refresh()}
+					/>
+				{/key}
+			{/if}
 		{:else}
 			<h2 class="text-[17px]">How a line reads</h2>
 			<p class="mt-2">Name, sets x repetitions, then load or effort, tempo and rest in any order:</p>
@@ -276,7 +295,8 @@ Plank 3 x 45 s</pre>
 		{ keys: ['1', '…', '9'], does: 'take' },
 		{ keys: ['C'], does: 'compare' },
 		{ keys: ['K'], does: 'keep' },
-		{ keys: ['B', '⇧B', 'W'], does: 'line, session, week anew' },
+		{ keys: ['B', '⇧B', 'W'], does: 'line, session, week afresh' },
+		{ keys: ['H'], does: 'history' },
 		{ keys: ['Z'], does: 'back' },
 		{ keys: ['E'], does: 'text' },
 		{ keys: ['S'], does: 'save' }

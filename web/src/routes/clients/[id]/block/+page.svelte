@@ -4,6 +4,7 @@
 	import { page } from '$app/state';
 	import type { Finding, ShrinkView, WeekView } from '$lib/api/client';
 	import { Bench } from '$lib/bench/bench.svelte';
+	import GoneLines from '$lib/bench/GoneLines.svelte';
 	import { Ahead } from '$lib/block/ahead.svelte';
 	import { firstBlock, nextMonday } from '$lib/block/phases';
 	import Findings from '$lib/block/Findings.svelte';
@@ -151,6 +152,7 @@
 		{bench.dirty ? 'Save plan' : bench.savedAt ? 'Saved' : 'Save plan'}
 	</button>
 </div>
+<GoneLines {bench} />
 <Notice text={bench.trouble || (seesWeeks ? ahead.trouble : '')}>
 	{#if bench.stale}<button class="btn btn-xs" onclick={() => bench.reload()}>Load the newer one</button>{/if}
 </Notice>

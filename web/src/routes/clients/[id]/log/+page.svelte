@@ -5,6 +5,7 @@
 	import ContinuityView from '$lib/log/ContinuityView.svelte';
 	import ReturnTable from '$lib/log/ReturnTable.svelte';
 	import StepCell from '$lib/log/StepCell.svelte';
+	import LineHistory from '$lib/plan/LineHistory.svelte';
 	import Keys from '$lib/shell/Keys.svelte';
 	import Notice from '$lib/shell/Notice.svelte';
 	import type { LineProgress } from '$lib/api/client';
@@ -14,6 +15,8 @@
 	const log = untrack(
 		() => new DayLog(data.client.id, data.progress, data.client.profile.unit, data.progress.today)
 	);
+	/** What was added to a line is named so far on from it, and its history is the line's. */
+	const ADDED_FROM = 1000;
 	let said = $state('');
 	const tabs = [
 		{ see: '', name: 'Set by set' },
@@ -172,6 +175,9 @@
 									: ''}
 							</span>
 							<span class="text-soft block text-[12.5px]">{line.prescription.loadInWords}</span>
+							{#each line.former as former (former.exercise)}<span class="text-soft block text-[12.5px]"
+									>before: {former.name}, {former.sets} sets to {shortDay(former.last)}, best {former.best}</span
+								>{/each}
 							{#if line.prescription.finishOn}<span class="text-soft block text-[12.5px]"
 									>then {line.prescription.finishOn.name.toLowerCase()}, logged behind the +</span
 								>{/if}
@@ -245,6 +251,9 @@
 										>before: {before(line)}</span
 									>
 								{/if}
+								{#each line.askedOtherwise.slice(0, 1) as asked (asked.on)}
+									<span class="text-soft">asked on {shortDay(asked.on)}: {asked.words}</span>
+								{/each}
 								{#if line.logs[0]}
 									<span class="text-soft">
 										last {shortDay(line.logs[0].on)}: {line.logs
@@ -258,7 +267,19 @@
 								{/if}
 							</div>
 						</div>
-						<StepCell {line} busy={log.busy} ontake={() => take([line.key])} />
+						<div>
+							<StepCell {line} busy={log.busy} ontake={() => take([line.key])} />
+							<div class="pl-4">
+								{#key line.version}
+									<LineHistory
+										client={data.client.id}
+										line={line.line % ADDED_FROM}
+										name={line.prescription.name}
+										onchanged={() => log.refresh()}
+									/>
+								{/key}
+							</div>
+						</div>
 					</div>
 				{/each}
 			</section>

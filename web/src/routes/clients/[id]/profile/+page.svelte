@@ -1,4 +1,5 @@
 <script lang="ts">
+	import ZonePick from '$lib/client/ZonePick.svelte';
 	import { untrack } from 'svelte';
 	import { invalidate } from '$app/navigation';
 	import type { ClientProfile } from '$lib/api/client';
@@ -137,6 +138,12 @@
 				{@render choice('Sees masses in', profile.unit, { kilogram: 'kilograms', pound: 'pounds' }, (unit) =>
 					set({ unit: unit as ClientProfile['unit'] })
 				)}
+				<ZonePick
+					label="Days begin and end in"
+					value={profile.timeZone}
+					otherwise="where the practice is"
+					onpick={(timeZone) => set({ timeZone })}
+				/>
 				{@render day('Competition', profile.competitionOn, (competitionOn) => set({ competitionOn }))}
 				{@render day('At home until', profile.homeUntil, (homeUntil) => set({ homeUntil }))}
 				<NumberField

@@ -24,7 +24,7 @@
 			const view = await ask(
 				api.POST('/api/clients/{id}/shrink', {
 					params: { path: { id: data.client.id } },
-					body: { text: plan.text, choices: plan.choices, session, minutes }
+					body: { text: plan.text, choices: plan.choices, session, minutes, seen: null }
 				})
 			);
 			today = { session, minutes, view };

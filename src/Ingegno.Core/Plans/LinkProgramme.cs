@@ -8,7 +8,7 @@ using Ingegno.Core.Progression;
 using Ingegno.Core.Quantities;
 using Ingegno.Core.Sessions;
 
-namespace Ingegno.Server.Links;
+namespace Ingegno.Core.Plans;
 
 /// <summary>A set to do, in the order of the session.</summary>
 /// <param name="Rest">After it, before the next step.</param>
@@ -17,13 +17,24 @@ public sealed record LinkStep(int Line, int Set, int Count, Duration Rest, Durat
 
 /// <summary>An exercise as the phone shows it.</summary>
 /// <param name="Pace">Phases of a repetition in the order they come; empty for held or counted work.</param>
-/// <param name="Joints">What it loads: pain over 5 at one of these leaves it out for the day.</param>
+/// <param name="Joints">What it loads.</param>
 /// <param name="Lighter">Sets kept in a first, lighter week; <paramref name="Easier"/> in an easier one.</param>
 /// <param name="Instead">What to do when the set-up does not stand today, best first.</param>
 /// <param name="Uses">Fixtures it leans on, by name.</param>
 public sealed record LinkLine(
     int Line, string Tag, Prescription Prescription, ImmutableArray<PacePhase> Pace, ImmutableArray<Joint> Joints, int Lighter, int Easier,
-    ImmutableArray<LinkLine> Instead, ImmutableArray<string> Uses, ImmutableArray<GivenDrill> Behind);
+    ImmutableArray<LinkLine> Instead, ImmutableArray<string> Uses, ImmutableArray<GivenDrill> Behind)
+{
+    /// <summary>What pain over 5 on it leaves out, by where it hurts; worked out when the link is opened (<see cref="HeldLines"/>).</summary>
+    public ImmutableArray<PainBranch> LeavesOut { get; init; } = [];
+}
+
+/// <summary>Lines of the same place that pain over 5 leaves out.</summary>
+/// <param name="At">Where it hurts; null where nobody said.</param>
+public sealed record PainBranch(Joint? At, ImmutableArray<int> Lines);
+
+/// <summary>A line kept out until the coach has looked at it, with the reason in words for the client.</summary>
+public sealed record HeldLine(string Place, int Line, string Why);
 
 /// <summary>A session ready to be trained.</summary>
 public sealed record LinkSession(
@@ -50,10 +61,10 @@ public sealed record LimitSet(string Session, int Line);
 /// <summary>What a link opens to: the frozen programme, and what is known of the last days.</summary>
 /// <param name="Done">Sets of the last two weeks, newest day first.</param>
 /// <param name="ToLimit">The one set asked to the true limit today; null for none.</param>
-/// <param name="HeldBack">Lines kept out by pain until the coach has looked at it.</param>
+/// <param name="HeldBack">Lines kept out until the coach has looked at them.</param>
 public sealed record LinkView(
     LinkProgramme Programme, DateTimeOffset SentAt, DateOnly Today, DateTimeOffset Expires, ImmutableArray<SetLog> Done,
-    ImmutableArray<SessionNote> Notes, LimitSet? ToLimit, ImmutableArray<int> HeldBack);
+    ImmutableArray<SessionNote> Notes, LimitSet? ToLimit, ImmutableArray<HeldLine> HeldBack);
 
 /// <summary>What the phone sends: everything logged since the last answer, with its own clock.</summary>
 public sealed record LinkLogForm(DateTimeOffset PhoneNow, ImmutableArray<SetLog> Sets, ImmutableArray<SessionNote> Notes);
@@ -61,10 +72,13 @@ public sealed record LinkLogForm(DateTimeOffset PhoneNow, ImmutableArray<SetLog>
 /// <summary>A set that could not be kept, with what to do; it stays on the phone.</summary>
 public sealed record RefusedSet(Guid Id, string Reason);
 
+/// <summary>A note that could not be kept, with what to do.</summary>
+public sealed record RefusedNote(string Session, DateOnly On, string Reason);
+
 /// <summary>What was kept. Sending the same again changes nothing.</summary>
 /// <param name="Kept">Ids of sets that are safe now.</param>
 /// <param name="Word">Something the client should know, such as a clock that is wrong; null for nothing.</param>
-public sealed record LinkLogView(ImmutableArray<Guid> Kept, ImmutableArray<RefusedSet> Refused, string? Word);
+public sealed record LinkLogView(ImmutableArray<Guid> Kept, ImmutableArray<RefusedSet> Refused, ImmutableArray<RefusedNote> RefusedNotes, string? Word);
 
 /// <summary>A fixture as checked on the phone.</summary>
 /// <param name="Photo">JPEG, base64; null without one.</param>

@@ -1,9 +1,7 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Clients;
-using Ingegno.Core.Dosing;
-using Ingegno.Storage;
+using System.Text.Json.Serialization;
 
-namespace Ingegno.Server.Desk;
+namespace Ingegno.Core.Progression;
 
 /// <summary>What a proposal is about, worst first: the order the Desk ranks by.</summary>
 public enum ProposalKind
@@ -61,20 +59,19 @@ public enum ProposalKind
 }
 
 /// <summary>A decision that waits, spelled out.</summary>
-/// <param name="Subject">Names it for the answer; the same as long as nothing new was logged.</param>
+/// <param name="About">What it is about; it waits until all of that is settled.</param>
 /// <param name="Arithmetic">The figures behind it.</param>
 /// <param name="View">Where more of it can be seen: profile, home, bench, block, log.</param>
 /// <param name="Take">What taking it is called; null where it can only be opened.</param>
 /// <param name="Refuse">What saying no is called.</param>
 /// <param name="Photo">Report whose photo belongs to it.</param>
 public sealed record Proposal(
-    string Subject, ProposalKind Kind, string Sentence, ImmutableArray<string> Arithmetic, string View, string? Take, string Refuse = "No", string? Photo = null);
-
-/// <summary>All that is known of a client when the Desk asks what waits.</summary>
-/// <param name="Place">The one in use, the first of <paramref name="Places"/>.</param>
-internal sealed record DeskCase(
-    StoredClient Client, StoredPlace? Place, IReadOnlyList<StoredPlace> Places, HouseRules Rules, Versioned<Plan> Plan, Log.Training Training, IReadOnlyList<StoredReport> Reports,
-    IReadOnlyList<DecisionRecord> Decisions, DateTimeOffset? SentAt, long? SentVersion)
+    [property: JsonIgnore] ImmutableArray<Subject> About, ProposalKind Kind, string Sentence, ImmutableArray<string> Arithmetic, string View, string? Take,
+    string Refuse = "No", string? Photo = null)
 {
-    internal ClientProfile Profile => Client.Profile;
+    /// <summary>Names it for the answer; the same as long as nothing new was logged.</summary>
+    public string Subject { get; } = Progression.Subject.NameOf(About);
+
+    /// <summary>The lines it was made of.</summary>
+    public IEnumerable<LineProgress> LinesOf(IEnumerable<LineProgress> lines) => lines.Where(l => l.Step is not null && About.Contains(LineSubject.Of(l)));
 }

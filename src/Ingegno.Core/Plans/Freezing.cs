@@ -8,18 +8,17 @@ using Ingegno.Core.Programmes;
 using Ingegno.Core.Safety;
 using Ingegno.Core.Sessions;
 using Ingegno.Core.Substitution;
-using Ingegno.Storage;
 
-namespace Ingegno.Server.Links;
+namespace Ingegno.Core.Plans;
 
 /// <summary>
 /// Freezes a plan into what the phone needs, every branch worked out: order of the sets, what to do instead, what pain leaves out. The phone
 /// counts and picks, nothing more.
 /// </summary>
-internal static class Freezing
+public static class Freezing
 {
     /// <param name="places">The client's places, for names and fixtures.</param>
-    internal static LinkProgramme Of(ClientProfile client, Plan plan, IReadOnlyList<StoredPlace> places, DateOnly today, HouseRules rules)
+    public static LinkProgramme Of(ClientProfile client, Plan plan, IReadOnlyList<ClientPlace> places, DateOnly today, HouseRules rules)
     {
         PlannedPlace[] planned = [new(plan.Place ?? places[0].Id, plan.PlaceName, plan.Sessions), .. plan.Elsewhere];
         return new(
@@ -84,7 +83,7 @@ internal static class Freezing
         .Select(f => new LinkFixture(f.Id, f.Name, FixtureSteps.For(f.Kind)));
 
     /// <summary>Why this may not be sent; empty when it may.</summary>
-    internal static IEnumerable<string> Against(ClientProfile client, Plan plan, IReadOnlyList<StoredPlace> places, HouseRules rules, DateOnly today)
+    public static IEnumerable<string> Against(ClientProfile client, Plan plan, IReadOnlyList<ClientPlace> places, HouseRules rules, DateOnly today)
     {
         if (SendingLeave.For(client) is { Allowed: false, Why: { } why })
         {
@@ -130,6 +129,6 @@ internal static class Freezing
     }
 
     /// <summary>Read back session by session.</summary>
-    internal static string Sentence(Plan plan) => string.Join(
+    public static string Sentence(Plan plan) => string.Join(
         ' ', plan.Sessions.Select(s => ReadBack.Of(s.Title, s.Length, [.. s.Lines.Select(l => l.Prescription).OfType<Prescription>()])));
 }

@@ -2,43 +2,24 @@ using System.Collections.Immutable;
 using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
-using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Plans;
 using Ingegno.Core.Programmes;
-using Ingegno.Core.Progression;
+using Ingegno.Core.Quantities;
 using Ingegno.Core.Substitution;
-using Ingegno.Storage;
 
-namespace Ingegno.Server.Log;
-
-/// <summary>A line of the plan with what was logged on it and what comes next.</summary>
-/// <param name="Line">Its number in the text; a line rebuilt for several places has one at each.</param>
-/// <param name="Place">Where it is done so, where that is not the place in use; null there.</param>
-/// <param name="Logs">Sets of this line's exercise, newest day first.</param>
-/// <param name="Step">Null when nothing was logged at this prescription; a stop, logged or not, when it may not be trained as planned.</param>
-/// <param name="Forecast">Repetitions to failure of each set next time, with their range; empty where none is forecast.</param>
-/// <param name="Trend">Whether its smoothed estimate still rises.</param>
-public sealed record LineProgress(
-    int Line, string Tag, string Session, Prescription Prescription, ImmutableArray<SetLog> Logs, Step? Step, Trend Trend,
-    ImmutableArray<RepetitionRange> Forecast, LinePlace? Place = null)
-{
-    /// <summary>Names the line among all places: "3", or "3@" and the id of the place.</summary>
-    public string Key => Place is null ? $"{Line}" : $"{Line}@{Place.Id}";
-}
-
-/// <summary>Another place of the client.</summary>
-public sealed record LinePlace(string Id, string Name);
+namespace Ingegno.Core.Progression;
 
 /// <summary>Works out next week for every line of a plan.</summary>
-internal static class NextSteps
+public static class PlanProgress
 {
     /// <summary>
     /// Lines of the place in use, then those that are done another way elsewhere: what is the same in both has one log and one step.
     /// </summary>
     /// <param name="places">All places of the client; those the plan was not rebuilt for are passed over.</param>
-    internal static ImmutableArray<LineProgress> Everywhere(
-        ClientProfile client, Home home, IReadOnlyList<StoredPlace> places, HouseRules rules, Plan plan, Training training, DateOnly day)
+    public static ImmutableArray<LineProgress> Everywhere(
+        ClientProfile client, Home home, IReadOnlyList<ClientPlace> places, HouseRules rules, Plan plan, Training training, DateOnly day)
     {
         var here = For(client, home, rules, plan, training, day);
         var same = here.Select(l => (l.Line, l.Prescription.Exercise, l.Prescription.Load.Grams)).ToHashSet();
@@ -66,7 +47,7 @@ internal static class NextSteps
         ];
     }
 
-    internal static ImmutableArray<LineProgress> For(
+    public static ImmutableArray<LineProgress> For(
         ClientProfile client, Home home, HouseRules rules, Plan plan, Training training, DateOnly day)
     {
         if (plan.Sessions.IsEmpty)
@@ -88,7 +69,8 @@ internal static class NextSteps
 
         LineProgress Progress(PlannedLine line, string session, Prescription prescription)
         {
-            ImmutableArray<SetLog> logs = [.. training.Sets.Where(s => s.Line == line.Line && s.Exercise == prescription.Exercise)];
+            AskedSet[] asked = [.. training.Asked.Where(a => a.Set.Line == line.Line && a.Set.Exercise == prescription.Exercise)];
+            ImmutableArray<SetLog> logs = [.. asked.Select(a => a.Set)];
             var estimates = training.Digest.Of(prescription.Exercise);
             Step? step = null;
             if (Catalogue.Shipped.Find(prescription.Exercise) is { } exercise)
@@ -99,6 +81,7 @@ internal static class NextSteps
                         prescription, exercise, today.Implement, client, anchors.For(exercise), rules,
                         [.. logs.Where(l => l.Load.Grams == prescription.Load.Grams && (line.Since is not { } since || l.On >= since))])
                     {
+                        AskedAs = asked.Where(a => a.As is not null).ToDictionary(a => a.Set.Id, a => a.As!),
                         Start = line.Start,
                         Harder = exercise.Harder is [var up, ..] ? Catalogue.Shipped.Find(up.Exercise) : null,
                         Variations = [.. Variations(line, prescription, exercise)],
@@ -114,8 +97,29 @@ internal static class NextSteps
 
             return new(
                 line.Line, line.Tag, session, prescription, logs, step, Plateau.Of(estimates),
-                Catalogue.Shipped.Find(prescription.Exercise) is { } done ? Foreseen.Of(prescription, done, client, anchors.For(done)) : []);
+                Catalogue.Shipped.Find(prescription.Exercise) is { } done ? Foreseen.Of(prescription, done, client, anchors.For(done)) : [])
+            {
+                Version = plan.VersionOf(line.Main),
+                AskedOtherwise = [.. Otherwise(asked, prescription)],
+                Former = [.. FormerOf(line, prescription)],
+            };
         }
+
+        static IEnumerable<AskedOn> Otherwise(AskedSet[] asked, Prescription now) =>
+            from day in asked.GroupBy(a => a.Set.On)
+            let was = day.Select(a => a.As).OfType<Prescription>().FirstOrDefault()
+            where was is not null && !(was.Load == now.Load && was.Counts.SequenceEqual(now.Counts))
+            select new AskedOn(day.Key, $"{was.CountInWords}{(was.Load == Mass.Zero ? "" : $" with {was.Load}")}");
+
+        IEnumerable<FormerExercise> FormerOf(PlannedLine line, Prescription now) =>
+            from set in training.Sets
+            where (set.Line == line.Line && set.Exercise != now.Exercise) || (line.Follows is { } follows && set.Line == follows)
+            group set by set.Exercise into sets
+            let best = sets.OrderByDescending(s => s.Load).ThenByDescending(s => s.Repetitions).First()
+            orderby sets.Max(s => s.On) descending
+            select new FormerExercise(
+                sets.Key, Catalogue.Shipped.Find(sets.Key)?.Name ?? sets.Key, sets.Min(s => s.On), sets.Max(s => s.On), sets.Count(),
+                best.Load == Mass.Zero ? $"{best.Repetitions}" : $"{best.Repetitions} with {best.Load}");
 
         // Another height of the same exercise first, then its neighbours; what does not stand today is no step.
         IEnumerable<Prescription> Variations(PlannedLine line, Prescription prescription, Exercise exercise)

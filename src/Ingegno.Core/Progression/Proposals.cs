@@ -1,26 +1,22 @@
 using System.Collections.Immutable;
-using System.Globalization;
 using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
-using Ingegno.Core.Homes;
+using Ingegno.Core.Plans;
 using Ingegno.Core.Programmes;
-using Ingegno.Core.Progression;
 using Ingegno.Core.Quantities;
-using Ingegno.Server.Log;
-using Ingegno.Storage;
 
-namespace Ingegno.Server.Desk;
+namespace Ingegno.Core.Progression;
 
 /// <summary>Finds every decision that waits on one client, worst first. What was refused stays away until something new is logged.</summary>
-internal static class Proposals
+public static class Proposals
 {
     /// <summary>Days without a session that make a missed week; days ahead the return to the gym is spoken of.</summary>
     private const int WeekDays = 7, ReturnAhead = 7;
 
-    internal static ImmutableArray<Proposal> For(DeskCase about, ImmutableArray<LineProgress> lines, DateOnly today)
+    public static ImmutableArray<Proposal> For(DeskCase about, ImmutableArray<LineProgress> lines, DateOnly today)
     {
-        var settled = about.Decisions.Where(d => !d.Undone && Holds(d, today)).SelectMany(d => d.Subject.Split(';')).ToHashSet(StringComparer.Ordinal);
+        var settled = about.Decisions.Where(d => !d.Undone && Holds(d, today)).SelectMany(d => d.About).ToHashSet();
         return
         [
             .. Steps(lines)
@@ -34,35 +30,34 @@ internal static class Proposals
                 .Concat(Crutches(about, today))
                 .Concat(StillHeld(about, lines))
                 .Concat(Review(about, today))
-                .Where(p => !p.Subject.Split(';').All(settled.Contains))
+                .Where(p => !p.About.All(settled.Contains))
                 .OrderBy(p => p.Kind),
         ];
     }
 
     /// <summary>"Later" is asked again the next day; yes and no hold for their subject.</summary>
-    private static bool Holds(DecisionRecord decision, DateOnly today) =>
-        decision.Answer != Answer.Later || DateOnly.FromDateTime(decision.At.Date) == today;
+    private static bool Holds(Decision decision, DateOnly today) => decision.Answer != Answer.Later || decision.On == today;
 
     private static IEnumerable<Proposal> Steps(ImmutableArray<LineProgress> lines)
     {
         foreach (var line in lines.Where(l => l.Step is { IsTheSameAgain: false }))
         {
             var step = line.Step!;
-            if (KindOf(step, line) is { } kind)
+            if (KindOf(step) is { } kind)
             {
                 bool names = step.Sentence.Contains(line.Prescription.Name, StringComparison.OrdinalIgnoreCase);
                 yield return new(
-                    Subjects.Of(line), kind, $"{At(line)}{(names ? "" : $"{line.Prescription.Name}: ")}{step.Sentence}", step.Arithmetic,
+                    [LineSubject.Of(line)], kind, $"{At(line)}{(names ? "" : $"{line.Prescription.Name}: ")}{step.Sentence}", step.Arithmetic,
                     kind is ProposalKind.Pain or ProposalKind.UnsafeSetUp or ProposalKind.PainAgain ? "bench" : "log",
-                    kind is ProposalKind.Pain or ProposalKind.PainAgain ? "Swap it" : step.Next is null ? null : "Take it");
+                    kind is ProposalKind.Pain or ProposalKind.PainAgain ? "Swap it" : kind is ProposalKind.UnsafeSetUp ? "Rebuild it" : step.Next is null ? null : "Take it");
             }
         }
 
-        LineProgress[] ready = [.. lines.Where(l => l.Step is { IsTheSameAgain: false, Next: not null } s && KindOf(s, l) is null)];
+        LineProgress[] ready = [.. lines.Where(l => l.Step is { IsTheSameAgain: false, Next: not null } s && KindOf(s) is null)];
         if (ready.Length > 0)
         {
             yield return new(
-                string.Join(';', ready.Select(Subjects.Of)), ProposalKind.Ready,
+                [.. ready.Select(LineSubject.Of)], ProposalKind.Ready,
                 ready.Length == 1 ? Told(ready[0]) : $"{ready.Length} lines go on: {string.Join(", ", ready.Select(l => Short(l)))}.",
                 [.. ready.Select(Told)], "log",
                 ready.Length == 1 ? "Take it" : $"Take all {ready.Length}");
@@ -77,9 +72,9 @@ internal static class Proposals
     private static string Short(LineProgress line) =>
         $"{PlainWords.InSentence(line.Prescription.Name)} {line.Step!.Next!.CountInWords}";
 
-    private static ProposalKind? KindOf(Step step, LineProgress line) => step.Kind switch
+    private static ProposalKind? KindOf(Step step) => step.Kind switch
     {
-        StepKind.Stop => line.Logs.Any(l => l.Pain > Core.Safety.PainHold.Stops) && step.Sentence.StartsWith("Stop", StringComparison.Ordinal) ? ProposalKind.Pain : ProposalKind.UnsafeSetUp,
+        StepKind.Stop => step.Stops == StopCause.Pain ? ProposalKind.Pain : ProposalKind.UnsafeSetUp,
         StepKind.Swap => ProposalKind.PainAgain,
         StepKind.Stuck => ProposalKind.Stuck,
         StepKind.Change or StepKind.TooMuch or StepKind.Back => ProposalKind.Change,
@@ -92,10 +87,10 @@ internal static class Proposals
     {
         LineProgress[] trained = [.. lines.Where(l => !l.Logs.IsEmpty)], down = [.. trained.Where(l => l.Step is { } step && Deload.GoesDown(step, l.Trend))];
         if (trained.Length > 0
-            && Deload.Wanted(trained.Length, down.Length, about.Plan.Value.Block, today, trained.Max(l => l.Logs.Max(s => s.On))) is { } week)
+            && Deload.Wanted(trained.Length, down.Length, about.Plan.Block, today, trained.Max(l => l.Logs.Max(s => s.On))) is { } week)
         {
             yield return new(
-                $"easier {week.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)};{string.Join(';', down.Select(Subjects.Of))}", ProposalKind.Deload,
+                [new EasierWeekSubject(week), .. down.Select(LineSubject.Of)], ProposalKind.Deload,
                 $"{down.Length} of {trained.Length} lines go down together: an easier week from {week:d MMM}, about {about.Rules.EasierWeekSets * 100:0} % of the sets at the same loads.",
                 [.. down.Select(l => $"{l.Prescription.Name}: {l.Step!.Sentence}"), "When most lines go down at once it is the body that is tired, not the exercise that is wrong."],
                 "block?see=weeks", "Make it easier");
@@ -109,7 +104,7 @@ internal static class Proposals
         where fixture is not null
         let report = stored.Report
         select new Proposal(
-            $"report {stored.Id}", ProposalKind.FixtureReport,
+            [new ReportSubject(stored.Id)], ProposalKind.FixtureReport,
             report.AllHeld
                 ? $"{fixture.Name} was checked on the phone, every step held{(report.Force is { } force ? $", up to {force}" : "")}. Pass it?"
                 : $"{fixture.Name} was checked on the phone: \"{report.Steps.FirstOrDefault(s => !s.Held)?.Step}\" did not hold. Refuse it?",
@@ -118,37 +113,37 @@ internal static class Proposals
 
     private static IEnumerable<Proposal> Unready(DeskCase about)
     {
-        var plan = about.Plan.Value;
-        var home = about.Place?.Home ?? new Home();
+        var plan = about.Plan;
+        var home = about.Home;
         if (home.Kit.IsEmpty && home.Fixtures.IsEmpty)
         {
-            yield return Open("home", "Describe the home: nothing is known of it yet.", "home");
+            yield return Open(new(Missing.Home), "Describe the home: nothing is known of it yet.", "home");
             yield break;
         }
 
         if (plan.Sessions.IsEmpty)
         {
-            yield return Open("plan", plan.Text.Length > 0 ? "Rebuild the written programme and save it." : "Paste the gym programme to rebuild.", "bench");
+            yield return Open(new(Missing.Programme), plan.Text.Length > 0 ? "Rebuild the written programme and save it." : "Paste the gym programme to rebuild.", "bench");
             yield break;
         }
 
         int lines = plan.Sessions.SelectMany(s => s.Lines).Count(l => l.Prescription is null);
         if (lines > 0)
         {
-            yield return Open($"lines {lines}", $"{lines} {(lines == 1 ? "line has" : "lines have")} no stand-in yet.", "bench");
+            yield return Open(new(Missing.StandIn, lines), $"{lines} {(lines == 1 ? "line has" : "lines have")} no stand-in yet.", "bench");
         }
 
         if (SendingLeave.For(about.Profile) is { Allowed: false, Why: { } why })
         {
-            yield return Open("health", why, "profile");
+            yield return Open(new(Missing.HealthScreen), why, "profile");
         }
 
-        static Proposal Open(string subject, string sentence, string view) => new(subject, ProposalKind.Unready, sentence, [], view, null);
+        static Proposal Open(UnreadySubject subject, string sentence, string view) => new([subject], ProposalKind.Unready, sentence, [], view, null);
     }
 
     private static IEnumerable<Proposal> Missed(DeskCase about, DateOnly today)
     {
-        if (about.Training.Sets.Count == 0 || about.Plan.Value.Sessions.IsEmpty)
+        if (about.Training.Sets.Count == 0 || about.Plan.Sessions.IsEmpty)
         {
             yield break;
         }
@@ -156,9 +151,9 @@ internal static class Proposals
         var last = about.Training.Sets.Max(s => s.On);
         if (today.DayNumber - last.DayNumber > WeekDays)
         {
-            bool dated = about.Plan.Value.Block?.Starts is not null;
+            bool dated = about.Plan.Block?.Starts is not null;
             yield return new(
-                $"missed since {last.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}", ProposalKind.Missed,
+                [new MissedSubject(last)], ProposalKind.Missed,
                 $"Nothing logged since {last:d MMM}: the missed sessions shift and do not pile up. Ask what was in the way.",
                 dated ? ["Shifting moves the block's first day by a week; loads and counts stay."] : [],
                 "log", dated ? "Shift a week" : null, "Noted");
@@ -167,12 +162,12 @@ internal static class Proposals
 
     private static IEnumerable<Proposal> Unsent(DeskCase about)
     {
-        if (about.SentVersion != about.Plan.Version && !about.Plan.Value.Sessions.IsEmpty && SendingLeave.For(about.Profile).Allowed
-            && about.Plan.Value.Sessions.SelectMany(s => s.Lines).All(l => l.Prescription is not null))
+        if (about.SentVersion != about.PlanVersion && !about.Plan.Sessions.IsEmpty && SendingLeave.For(about.Profile).Allowed
+            && about.Plan.Sessions.SelectMany(s => s.Lines).All(l => l.Prescription is not null))
         {
             yield return new(
-                $"send {about.Plan.Version}", ProposalKind.Unsent,
-                about.SentAt is { } at ? $"The plan changed since it was sent on {at:d MMM}." : "The plan was never sent.", [Links.Freezing.Sentence(about.Plan.Value)],
+                [new UnsentSubject(about.PlanVersion)], ProposalKind.Unsent,
+                about.SentOn is { } day ? $"The plan changed since it was sent on {day:d MMM}." : "The plan was never sent.", [Freezing.Sentence(about.Plan)],
                 "sheet", "Send it", "Not yet");
         }
     }
@@ -182,7 +177,7 @@ internal static class Proposals
         if (about.Profile.HomeUntil is { } until && until <= today.AddDays(ReturnAhead) && about.Training.Sets.Count > 0)
         {
             yield return new(
-                $"return {until.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}", ProposalKind.Return,
+                [new ReturnSubject(until)], ProposalKind.Return,
                 $"The gym is back {(until <= today ? "now" : $"on {until:d MMM}")}: see the first loads and the ramp.", [], "log?see=return", null, "Noted");
         }
     }
@@ -190,14 +185,14 @@ internal static class Proposals
     /// <summary>Breath twice running where the muscle was meant, or the other way round.</summary>
     private static IEnumerable<Proposal> FeltElsewhere(DeskCase about, DateOnly today)
     {
-        bool forBreath = BlockCalendar.PurposeOn(about.Plan.Value.Block, today) == Purpose.Conditioning;
+        bool forBreath = BlockCalendar.PurposeOn(about.Plan.Block, today) == Purpose.Conditioning;
         var wrong = forBreath ? Felt.Muscle : Felt.Breath;
         return
             from notes in about.Training.Notes.Where(n => n.Felt is not null).GroupBy(n => n.Session)
             let last = notes.OrderByDescending(n => n.On).Take(2).ToArray()
             where last.Length == 2 && last.All(n => n.Felt == wrong)
             select new Proposal(
-                $"felt {notes.Key.Replace(';', ',')} {last[0].On.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}", ProposalKind.Felt,
+                [new FeltSubject(notes.Key, last[0].On)], ProposalKind.Felt,
                 forBreath
                     ? $"{notes.Key}: felt in the muscles twice running, meant for the breath. Lighter, with less rest."
                     : $"{notes.Key}: felt in the breath twice running, meant for the muscles. Longer rests, or fewer pairs.",
@@ -206,18 +201,19 @@ internal static class Proposals
 
     private static IEnumerable<Proposal> Crutches(DeskCase about, DateOnly today)
     {
-        var plan = about.Plan.Value;
+        var plan = about.Plan;
         foreach (var line in plan.Sessions.Concat(plan.Elsewhere.SelectMany(e => e.Sessions)).SelectMany(s => s.Lines).DistinctBy(l => (l.Line, l.Prescription?.Exercise)))
         {
             if (line.Prescription is { } p && Catalogue.Shipped.Find(p.Exercise) is { } exercise && Crutch.Of(p, exercise) is { } crutch)
             {
-                string subject = $"crutch {line.Line} {p.Exercise}";
-                DateOnly? since = about.Decisions.Where(d => !d.Undone && d.Subject.StartsWith(subject, StringComparison.Ordinal)).Select(d => (DateOnly?)DateOnly.FromDateTime(d.At.Date)).FirstOrDefault()
+                var since = about.Decisions
+                        .Where(d => !d.Undone && d.About.Any(a => a is CrutchSubject answered && answered.Line == line.Line && answered.Exercise == p.Exercise))
+                        .Select(d => (DateOnly?)d.On).FirstOrDefault()
                     ?? about.Training.Sets.Where(s => s.Line == line.Line && s.Exercise == p.Exercise).Select(s => (DateOnly?)s.On).Min();
                 if (since is { } from && today.DayNumber - from.DayNumber >= Crutch.ReviewWeeks * WeekDays)
                 {
                     yield return new(
-                        $"{subject} {from.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}", ProposalKind.Crutch,
+                        [new CrutchSubject(line.Line, p.Exercise, from)], ProposalKind.Crutch,
                         $"{p.Name}: {crutch} since {from:d MMM}. Still needed?", [$"Looked at every {Crutch.ReviewWeeks} weeks."], "bench",
                         $"Keep {Crutch.ReviewWeeks} more weeks", "Change it on the bench");
                 }
@@ -227,23 +223,23 @@ internal static class Proposals
 
     private static IEnumerable<Proposal> StillHeld(DeskCase about, ImmutableArray<LineProgress> lines) =>
         from report in about.Training.Sets
-        where report.Pain > Core.Safety.PainHold.Stops && !(about.Training.ClearedThrough(report.Exercise) >= report.On)
+        where report.Pain > Safety.PainHold.Stops && !(about.Training.ClearedThrough(report.Exercise) >= report.On)
             && !lines.Any(l => l.Line == report.Line && l.Step?.Kind == StepKind.Stop)
         group report by report.Exercise into reports
         let last = reports.MaxBy(r => r.On)!
         let held = lines.Where(l => Catalogue.Shipped.Find(l.Prescription.Exercise) is { } e && about.Training.Pain.Against(e) is not null).ToArray()
         select new Proposal(
-            $"clear {reports.Key} {last.On.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}", ProposalKind.StillHeld,
+            [new PainSubject(reports.Key, last.On)], ProposalKind.StillHeld,
             $"Pain of {last.On:d MMM} on {PlainWords.InSentence(Catalogue.Shipped.Find(reports.Key)?.Name ?? reports.Key)} {(held.Length == 0 ? "is not cleared yet" : $"still holds {held.Length} {(held.Length == 1 ? "line" : "lines")} back")}. Clear it when it is gone.",
             [.. held.Select(l => $"{At(l)}{l.Prescription.Name}")], "log", "Clear it", "Not yet");
 
     private static IEnumerable<Proposal> Review(DeskCase about, DateOnly today)
     {
-        if (about.Plan.Value.Block is { IsOpenEnded: true, Starts: { } starts } block && starts.AddDays(block.ReviewEvery * WeekDays) <= today)
+        if (about.Plan.Block is { IsOpenEnded: true, Starts: { } starts } block && starts.AddDays(block.ReviewEvery * WeekDays) <= today)
         {
             var due = starts.AddDays(block.ReviewEvery * WeekDays);
             yield return new(
-                $"review {due.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}", ProposalKind.Review,
+                [new ReviewSubject(due)], ProposalKind.Review,
                 $"The plan was to be looked at again on {due:d MMM}.", [], "block", null, "Looked at");
         }
     }

@@ -1,0 +1,19 @@
+using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Plans;
+
+namespace Ingegno.Core.Progression;
+
+/// <summary>All that is known of a client when the Desk asks what waits.</summary>
+/// <param name="Places">The one in use first.</param>
+/// <param name="Plan">As trained at the place in use.</param>
+/// <param name="SentOn">The client's day something was last sent; null for never.</param>
+/// <param name="SentVersion">Of the plan.</param>
+public sealed record DeskCase(
+    ClientProfile Profile, IReadOnlyList<ClientPlace> Places, HouseRules Rules, Plan Plan, long PlanVersion, Training Training,
+    IReadOnlyList<ClientReport> Reports, IReadOnlyList<Decision> Decisions, DateOnly? SentOn, long? SentVersion)
+{
+    /// <summary>Place in use.</summary>
+    public Home Home => Places.Count > 0 ? Places[0].Home : new Home();
+}
