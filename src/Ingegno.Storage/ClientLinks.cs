@@ -31,28 +31,24 @@ public sealed class ClientLinks(Database database)
 
     /// <summary>Freezes what is sent and makes a link to it, both or neither.</summary>
     /// <returns>The token; nobody can read it back later.</returns>
-    public async Task<string> SendAsync(string coach, string client, Sending sending, DateTimeOffset expires)
-    {
-        string token = NewToken();
-        await using var connection = database.Open();
-        await using var transaction = await connection.BeginTransactionAsync();
-        await connection.ExecuteAsync(
-            """
-            INSERT INTO sending (id, coach_id, client_id, sent_at, plan_version, sentence, document)
-            VALUES (@Id, @coach, @client, @at, @PlanVersion, @Sentence, @Document)
-            """,
-            new { sending.Id, coach, client, at = Text(sending.SentAt), sending.PlanVersion, sending.Sentence, sending.Document },
-            transaction);
-        await connection.ExecuteAsync(
-            """
-            INSERT INTO link (id, coach_id, client_id, token_hash, made_at, expires_at) VALUES (@id, @coach, @client, @hash, @at, @expires)
-            """,
-            new { id = Guid.CreateVersion7().ToString(), coach, client, hash = Hash(token), at = Text(sending.SentAt), expires = Text(expires) },
-            transaction);
-        await connection.BumpAsync(coach, client, transaction);
-        await transaction.CommitAsync();
-        return token;
-    }
+    public Task<string> SendAsync(string coach, string client, Sending sending, DateTimeOffset expires, Writing? within = null) =>
+        Writing.WithinAsync(database, within, async (connection, transaction) =>
+        {
+            string token = NewToken();
+            await connection.ExecuteAsync(
+                """
+                INSERT INTO sending (id, coach_id, client_id, sent_at, plan_version, sentence, document)
+                VALUES (@Id, @coach, @client, @at, @PlanVersion, @Sentence, @Document)
+                """,
+                new { sending.Id, coach, client, at = Text(sending.SentAt), sending.PlanVersion, sending.Sentence, sending.Document },
+                transaction);
+            await connection.ExecuteAsync(
+                "INSERT INTO link (id, coach_id, client_id, token_hash, made_at, expires_at) VALUES (@id, @coach, @client, @hash, @at, @expires)",
+                new { id = Guid.CreateVersion7().ToString(), coach, client, hash = Hash(token), at = Text(sending.SentAt), expires = Text(expires) },
+                transaction);
+            await connection.BumpAsync(coach, client, transaction);
+            return token;
+        });
 
     public async Task<(LinkState State, LinkHolder? Holder)> OpenAsync(string token, DateTimeOffset now)
     {

@@ -26,26 +26,25 @@ public sealed class SessionNotes(Database database)
     }
 
     /// <summary>What is said again replaces what was said; what is not said now stays.</summary>
-    public async Task SaveAsync(string coach, string client, IEnumerable<SessionNote> notes)
-    {
-        await using var connection = database.Open();
-        await using var transaction = await connection.BeginTransactionAsync();
-        foreach (var note in notes)
+    public Task SaveAsync(string coach, string client, IEnumerable<SessionNote> notes, Writing? within = null) =>
+        Writing.WithinAsync(database, within, async (connection, transaction) =>
         {
-            await connection.ExecuteAsync(
-                """
-                INSERT INTO session_note (coach_id, client_id, session, performed, felt, sore)
-                VALUES (@coach, @client, @Session, @performed, @felt, @Sore)
-                ON CONFLICT (client_id, performed, session) DO UPDATE SET
-                    felt = coalesce(excluded.felt, felt), sore = coalesce(excluded.sore, sore)
-                """,
-                new { coach, client, note.Session, performed = SetLogs.Day(note.On), felt = note.Felt?.ToString(), note.Sore },
-                transaction);
-        }
+            foreach (var note in notes)
+            {
+                await connection.ExecuteAsync(
+                    """
+                    INSERT INTO session_note (coach_id, client_id, session, performed, felt, sore)
+                    VALUES (@coach, @client, @Session, @performed, @felt, @Sore)
+                    ON CONFLICT (client_id, performed, session) DO UPDATE SET
+                        felt = coalesce(excluded.felt, felt), sore = coalesce(excluded.sore, sore)
+                    """,
+                    new { coach, client, note.Session, performed = SetLogs.Day(note.On), felt = note.Felt?.ToString(), note.Sore },
+                    transaction);
+            }
 
-        await connection.BumpAsync(coach, client, transaction);
-        await transaction.CommitAsync();
-    }
+            await connection.BumpAsync(coach, client, transaction);
+            return true;
+        });
 
     public async Task<IReadOnlyList<PainClearance>> ClearedAsync(string coach, string client)
     {

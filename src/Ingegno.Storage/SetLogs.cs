@@ -62,23 +62,21 @@ public sealed class SetLogs(Database database)
     /// later one by its own clock holds, and what the other said is kept beside it.
     /// </summary>
     /// <returns>Ids that belong to somebody else's set: these were not kept and need an id of their own.</returns>
-    public async Task<IReadOnlyList<Guid>> SaveAsync(string coach, string client, IEnumerable<AskedSet> sets)
-    {
-        await using var connection = database.Open();
-        await using var transaction = await connection.BeginTransactionAsync();
-        var taken = new List<Guid>();
-        foreach (var set in sets)
+    public Task<IReadOnlyList<Guid>> SaveAsync(string coach, string client, IEnumerable<AskedSet> sets, Writing? within = null) =>
+        Writing.WithinAsync<IReadOnlyList<Guid>>(database, within, async (connection, transaction) =>
         {
-            if (!await SaveAsync(connection, transaction, coach, client, set))
+            var taken = new List<Guid>();
+            foreach (var set in sets)
             {
-                taken.Add(set.Set.Id);
+                if (!await SaveAsync(connection, transaction, coach, client, set))
+                {
+                    taken.Add(set.Set.Id);
+                }
             }
-        }
 
-        await connection.BumpAsync(coach, client, transaction);
-        await transaction.CommitAsync();
-        return taken;
-    }
+            await connection.BumpAsync(coach, client, transaction);
+            return taken;
+        });
 
     /// <returns>False when the id belongs to somebody else's set.</returns>
     private static async Task<bool> SaveAsync(DbConnection connection, DbTransaction transaction, string coach, string client, AskedSet stored)

@@ -25,6 +25,9 @@ public sealed class ServerHost : WebApplicationFactory<Program>
         builder.UseSetting("INGEGNO_NOW", "2026-11-23T09:00:00Z");
     }
 
+    /// <summary>The file behind it, for tests that put a stop into its midst.</summary>
+    internal string DatabasePath => Path.Combine(_folder, "ingegno.db");
+
     /// <summary>A browser without a sign-in.</summary>
     internal HttpClient Stranger() => CreateClient(new WebApplicationFactoryClientOptions { AllowAutoRedirect = false });
 

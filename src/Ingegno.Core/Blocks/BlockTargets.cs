@@ -65,8 +65,9 @@ public static class BlockTargets
         IEnumerable<WeekTarget> Through(RebuiltLine line, Prescription start)
         {
             var at = Climb(line, start, start);
-            bool trained = false;
             var waiting = soFar?.Waiting(line.Written.Number);
+            // What the log waits with is taken at the first whole week there is.
+            bool trained = waiting is not null;
             foreach (var week in weeks)
             {
                 var when = TimeOf(week);
@@ -88,6 +89,7 @@ public static class BlockTargets
                 var raised = !trained || when == WeekTime.Now ? null
                     : waiting is { Next: { } next } ? new Raised(RaiseOf(waiting.Kind), waiting.Sentence, next)
                     : ProgressionOrder.After(at, ProgressionOrder.For(PurposeOf(week), rules), client, rules);
+                var before = at.Line;
                 if (raised is not null)
                 {
                     bool anew = raised.What != Raise.Repetitions;
@@ -98,9 +100,13 @@ public static class BlockTargets
                 }
 
                 trained = true;
-                yield return new(at.Line, raised?.Words, raised?.What) { When = when };
+                yield return new(at.Line, raised?.Words, raised is null || IsBack(before, at.Line) ? null : raised.What) { When = when };
             }
         }
+
+        // A step back is told, and is no raise.
+        static bool IsBack(Prescription before, Prescription now) =>
+            before.Exercise == now.Exercise && (now.Load < before.Load || (now.Load == before.Load && now.Counts.Length == before.Counts.Length && now.Counts.Sum() < before.Counts.Sum() && now.Style == before.Style));
 
         WeekTime TimeOf(BlockWeek week) =>
             soFar is null || week.Starts is not { } starts || soFar.Today < starts ? WeekTime.Ahead

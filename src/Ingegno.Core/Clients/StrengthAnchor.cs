@@ -26,8 +26,7 @@ public enum AnchorBasis
 public sealed record StrengthAnchor(
     string Exercise, Mass Maximum, bool IsTotal, double Spread, AnchorBasis Basis, string Story)
 {
-    /// <summary>Ten-percent quantile of the normal distribution: an 80 percent range reaches this far each way.</summary>
-    /// <summary>An 80 percent range reaches so many standard deviations to each side.</summary>
+    /// <summary>An 80 percent range reaches so many standard deviations to each side: the ten-percent quantile of the normal distribution.</summary>
     internal const double EightyPercent = 1.2816;
 
     /// <summary>Staying power learned from the log: repetitions past the first, against most people's. 1 until the log says otherwise.</summary>

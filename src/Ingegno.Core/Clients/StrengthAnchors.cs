@@ -28,8 +28,12 @@ public sealed class StrengthAnchors
     /// <summary>True when nothing the client has lifted is known, so every anchor is a guess with a wide range.</summary>
     public bool AllGuessed => _anchors.Values.All(a => a.Basis == AnchorBasis.LevelAndBodyMass);
 
+    /// <summary>A maximum drifts by so much a week it is not tested (common practice).</summary>
+    internal const double DriftAWeek = 0.01;
+
     /// <param name="more">Anchors known from elsewhere, such as a line of the written programme; they win over transfers.</param>
-    public static StrengthAnchors Of(ClientProfile client, Catalogue catalogue, IEnumerable<StrengthAnchor>? more = null)
+    /// <param name="today">Known lifts age until then; null takes them as new.</param>
+    public static StrengthAnchors Of(ClientProfile client, Catalogue catalogue, IEnumerable<StrengthAnchor>? more = null, DateOnly? today = null)
     {
         var anchors = new StrengthAnchors();
         var learned = client.Learned.Anchors.ToDictionary(a => a.Exercise, StringComparer.Ordinal);
@@ -37,7 +41,7 @@ public sealed class StrengthAnchors
             .Where(lift => !learned.ContainsKey(lift.Exercise))
             .Select(lift => (lift, exercise: catalogue.Find(lift.Exercise)))
             .Where(p => p.exercise is { Endurance: not EnduranceClass.OwnLogOnly })
-            .Select(p => MaximumEstimate.FromSet(p.exercise!, client, p.lift, new Geometry(), Tempo.Reference))
+            .Select(p => Aged(MaximumEstimate.FromSet(p.exercise!, client, p.lift, new Geometry(), Tempo.Reference), p.lift.On, today))
             .Concat((more ?? []).Where(a => !learned.ContainsKey(a.Exercise)))
             .Concat(learned.Values)
             .ToList();
@@ -50,6 +54,12 @@ public sealed class StrengthAnchors
         anchors.LastAndRecoverAs(client.Learned);
         return anchors;
     }
+
+    /// <summary>Drift adds to the spread in quadrature: a single of ten years ago no longer beats last week's set.</summary>
+    private static StrengthAnchor Aged(StrengthAnchor anchor, DateOnly? on, DateOnly? today) =>
+        on is { } day && today > day
+            ? anchor with { Spread = double.Hypot(anchor.Spread, DriftAWeek * (today.Value.DayNumber - day.DayNumber) / 7.0) }
+            : anchor;
 
     private void LastAndRecoverAs(Learned learned)
     {

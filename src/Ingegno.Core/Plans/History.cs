@@ -5,20 +5,17 @@ namespace Ingegno.Core.Plans;
 /// <summary>Reads the list of changes back: what a line asked on a day, and how it came to what it asks.</summary>
 public static class History
 {
-    /// <summary>What the lines of all places asked at the end of a day; lines that were not there then are left out.</summary>
+    /// <summary>What the lines of all places asked at the end of a day; of a line that came later, what it asked first.</summary>
     /// <param name="changes">The whole list, oldest first.</param>
     public static IEnumerable<(string Place, int Line, Prescription Prescription)> AskedOn(this Plan plan, IReadOnlyList<PlanChange> changes, DateOnly day)
     {
         var states = LineStates.Of(plan);
         foreach (var delta in changes.Reverse().TakeWhile(c => c.On > day).SelectMany(c => c.Lines.Reverse()))
         {
-            if (delta.Before is { } before)
+            // A line that came later is taken as it came: what was logged before it was typed in was asked so as far as anybody knows.
+            if ((delta.Before ?? delta.After) is { } state)
             {
-                states[(delta.Place, delta.Line)] = before;
-            }
-            else
-            {
-                states.Remove((delta.Place, delta.Line));
+                states[(delta.Place, delta.Line)] = state;
             }
         }
 

@@ -14,9 +14,6 @@ internal sealed class Belief
     /// <summary>A set to the true limit is known to a repetition.</summary>
     private const double LimitError = 1.0;
 
-    /// <summary>A maximum drifts by so much a week (common practice).</summary>
-    private const double DriftAWeek = 0.01;
-
     /// <summary>Strength is so much better or worse on a day, all exercises alike (common practice).</summary>
     private const double DayForm = 0.02;
 
@@ -100,7 +97,7 @@ internal sealed class Belief
         _covariance[Form, Form] = DayForm * DayForm;
         for (int i = FirstMaximum; i < _state.Length; i++)
         {
-            _covariance[i, i] += DriftAWeek * DriftAWeek * weeks;
+            _covariance[i, i] += StrengthAnchors.DriftAWeek * StrengthAnchors.DriftAWeek * weeks;
         }
     }
 

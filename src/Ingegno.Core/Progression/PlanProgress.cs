@@ -56,7 +56,7 @@ public static class PlanProgress
         }
 
         rules = plan.Block?.Over(rules) ?? rules;
-        var anchors = StrengthAnchors.Of(client, Catalogue.Shipped);
+        var anchors = StrengthAnchors.Of(client, Catalogue.Shipped, today: day);
         var prepared = new PreparedHome(home, day);
         var purpose = BlockCalendar.PurposeOn(plan.Block, day);
         return

@@ -65,7 +65,7 @@ public sealed class ReachChart
     {
         (_client, _catalogue, _rules) = (client, catalogue, rules);
         _home = new PreparedHome(home, today);
-        _anchors = WrittenAnchors.Of(client, catalogue, rules, programme);
+        _anchors = WrittenAnchors.Of(client, catalogue, rules, programme, today);
         _asked =
         [
             .. from session in programme.Sessions

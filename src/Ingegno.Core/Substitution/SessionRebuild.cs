@@ -49,7 +49,7 @@ public sealed class SessionRebuild
         rules = rules.For(client);
         _standing = standing ?? FrozenDictionary<int, StandingLine>.Empty;
         (_client, _catalogue, _rules, _choices) = (client, catalogue, rules, new Choices(programme));
-        _anchors = WrittenAnchors.Of(client, catalogue, rules, programme);
+        _anchors = WrittenAnchors.Of(client, catalogue, rules, programme, today);
         (_home, _today, _practice) = (home, today, practice ?? new Practice());
         var styles = new StyleSpaces(client, rules);
         _search = new SubstituteSearch(client, new PreparedHome(home, today), catalogue, _anchors, rules, styles);

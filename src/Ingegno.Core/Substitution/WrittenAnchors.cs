@@ -8,7 +8,8 @@ namespace Ingegno.Core.Substitution;
 /// <summary>The maxima of a client, from known lifts and, where none is known, from the loads a programme writes.</summary>
 public static class WrittenAnchors
 {
-    public static StrengthAnchors Of(ClientProfile client, Catalogue catalogue, HouseRules rules, WrittenProgramme programme)
+    /// <param name="today">Known lifts age until then; null takes them as new.</param>
+    public static StrengthAnchors Of(ClientProfile client, Catalogue catalogue, HouseRules rules, WrittenProgramme programme, DateOnly? today = null)
     {
         var lifted = client.Lifts.Select(l => l.Exercise).ToHashSet(StringComparer.Ordinal);
         var written = programme.Sessions
@@ -17,6 +18,6 @@ public static class WrittenAnchors
             .Select(p => IntentReading.AnchorFromLine(
                 p.line, catalogue[p.line.Exercise!], client, rules, Supersets.Partners(p.line, p.session)))
             .OfType<StrengthAnchor>();
-        return StrengthAnchors.Of(client, catalogue, written);
+        return StrengthAnchors.Of(client, catalogue, written, today);
     }
 }

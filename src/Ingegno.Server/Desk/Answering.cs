@@ -33,8 +33,9 @@ internal sealed class Answering(
         switch (proposal.Kind)
         {
             case ProposalKind.Unsent:
-                var against = await sender.SendAsync(coach, who, (await cases.FindAsync(coach, client))!);
-                return against.IsEmpty ? await RecordAsync(coach, client, proposal, Answer.Taken) : new(string.Join(' ', against));
+                var against = await sender.SendAsync(
+                    coach, who, (await cases.FindAsync(coach, client))!, writing => RecordAsync(coach, client, proposal, Answer.Taken, within: writing));
+                return against.IsEmpty ? Answered.Done : new(string.Join(' ', against));
             case ProposalKind.Pain or ProposalKind.PainAgain:
                 return await CommandAsync(coach, who, client, proposal, on => Swapped(on, of[0]));
             case ProposalKind.UnsafeSetUp:

@@ -37,7 +37,7 @@ internal static class TrialEngine
 
     /// <summary>The set lab of a client: maxima from the lifts and the plan's own loads, as the bench has them.</summary>
     internal static async Task<Results<Ok<TrialsView>, ValidationProblem, ProblemHttpResult>> ForClientAsync(
-        string id, TrialsForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans)
+        string id, TrialsForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans, TimeProvider clock)
     {
         string coach = user.CoachId();
         if (await cases.FindAsync(coach, id) is not { } about)
@@ -47,7 +47,7 @@ internal static class TrialEngine
 
         var plan = await plans.FindAsync(coach, id);
         var programme = ProgrammeReader.Read(plan.Value.Text, Catalogue.Shipped, about.Profile.Unit).Programme;
-        var anchors = WrittenAnchors.Of(about.Profile, Catalogue.Shipped, about.Rules.For(about.Profile), programme);
+        var anchors = WrittenAnchors.Of(about.Profile, Catalogue.Shipped, about.Rules.For(about.Profile), programme, about.Today(clock));
         var (views, problems) = Work(form.Trials, about.Profile, about.Rules, anchors.For);
         return problems.Length > 0 ? Answers.Invalid(problems) : TypedResults.Ok(new TrialsView(views));
     }

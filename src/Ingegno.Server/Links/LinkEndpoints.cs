@@ -60,7 +60,7 @@ internal static class LinkEndpoints
             return null;
         }
 
-        var anchors = StrengthAnchors.Of(client, Catalogue.Shipped);
+        var anchors = StrengthAnchors.Of(client, Catalogue.Shipped, today: today);
         DateOnly? lastAsked = training.Sets.Where(s => s.ToLimit).Select(s => (DateOnly?)s.On).Max();
         return (
             from session in Rotated(programme.Places[0].Sessions, training)
@@ -79,7 +79,7 @@ internal static class LinkEndpoints
     }
 
     private static async Task<Results<Ok<LinkLogView>, ValidationProblem, ProblemHttpResult>> LogAsync(
-        string token, LinkLogForm form, ClientLinks links, Cases cases, SetLogs logs, SessionNotes notes, LogLessons lessons, TimeProvider clock)
+        string token, LinkLogForm form, Database database, ClientLinks links, Cases cases, SetLogs logs, SessionNotes notes, LogLessons lessons, TimeProvider clock)
     {
         var (state, holder) = await links.OpenAsync(token, clock.GetUtcNow());
         if (holder is null || await cases.FindAsync(holder.Coach, holder.Client) is not { } about)
@@ -103,12 +103,17 @@ internal static class LinkEndpoints
             .GroupBy(p => p.Id)
             .ToDictionary(g => g.Key, g => g.First().Problem!.Message);
         SetLog[] good = [.. sets.Where(s => !refused.ContainsKey(s.Id))];
-        foreach (var taken in await logs.SaveAsync(holder.Coach, holder.Client, good.Select(s => new AskedSet(s, asked(s)))))
+        await using (var writing = await Writing.BeginAsync(database))
         {
-            refused[taken] = "This set's number is another's already: log the set anew.";
+            foreach (var taken in await logs.SaveAsync(holder.Coach, holder.Client, good.Select(s => new AskedSet(s, asked(s))), writing))
+            {
+                refused[taken] = "This set's number is another's already: log the set anew.";
+            }
+
+            await notes.SaveAsync(holder.Coach, holder.Client, form.Notes.Where(CanBeKept).Select(n => days == 0 ? n : n with { On = n.On.AddDays(-days) }), writing);
+            await writing.CommitAsync();
         }
 
-        await notes.SaveAsync(holder.Coach, holder.Client, form.Notes.Where(CanBeKept).Select(n => days == 0 ? n : n with { On = n.On.AddDays(-days) }));
         await lessons.LearnAsync(holder.Coach, holder.Client);
         return TypedResults.Ok(new LinkLogView(
             [.. good.Select(s => s.Id).Where(id => !refused.ContainsKey(id))],

@@ -25,7 +25,7 @@ public sealed record SendingView(string Sentence, ImmutableArray<string> Against
 public sealed record OutboxMessage(string Name, DateTimeOffset At, string To, string Subject, string Text);
 
 /// <summary>Sends a plan to its client.</summary>
-internal sealed class Sender(Storage.Plans plans, ClientLinks links, SimulatedPost post, Settings settings, TimeProvider clock)
+internal sealed class Sender(Database database, Storage.Plans plans, ClientLinks links, SimulatedPost post, Settings settings, TimeProvider clock)
 {
     /// <summary>A link outlives its block by so many days; of a plan without one, the first look at it.</summary>
     private const int DaysAfterBlock = 30;
@@ -39,8 +39,9 @@ internal sealed class Sender(Storage.Plans plans, ClientLinks links, SimulatedPo
             await links.OpenCountAsync(coach, about.Client.Id, clock.GetUtcNow()));
     }
 
+    /// <param name="also">Written with it, all or none.</param>
     /// <returns>What stands against it; empty when it was sent.</returns>
-    internal async Task<ImmutableArray<string>> SendAsync(string coach, string coachName, Case about)
+    internal async Task<ImmutableArray<string>> SendAsync(string coach, string coachName, Case about, Func<Writing, Task>? also = null)
     {
         var (plan, against) = await ReadAsync(coach, about);
         if (!against.IsEmpty)
@@ -57,8 +58,14 @@ internal sealed class Sender(Storage.Plans plans, ClientLinks links, SimulatedPo
             ? starts.AddDays(7 * (block.IsOpenEnded ? block.ReviewEvery : block.Phases.Sum(p => p.Weeks)))
             : today.AddDays(28);
         var expires = new DateTimeOffset(Later(ends, today).AddDays(DaysAfterBlock).ToDateTime(TimeOnly.MinValue), TimeSpan.Zero);
+        await using var writing = await Writing.BeginAsync(database);
         string token = await links.SendAsync(
-            coach, about.Client.Id, new(id, now, plan.Version, sentence, JsonSerializer.Serialize(programme, TradeJson.Options)), expires);
+            coach, about.Client.Id, new(id, now, plan.Version, sentence, JsonSerializer.Serialize(programme, TradeJson.Options)), expires, writing);
+        if (also is not null)
+        {
+            await also(writing);
+        }
+
         post.Deliver(
             $"{coach}-{now.UtcDateTime.ToString("yyyyMMddHHmmssfff", CultureInfo.InvariantCulture)}-{id[^12..]}", now, about.Profile.Name, "Your training at home",
             $"""
@@ -75,6 +82,7 @@ internal sealed class Sender(Storage.Plans plans, ClientLinks links, SimulatedPo
 
              {coachName}
              """);
+        await writing.CommitAsync();
         return [];
     }
 

@@ -11,6 +11,7 @@ using Ingegno.Core.Quantities;
 using Ingegno.Core.Substitution;
 using Ingegno.Formats.ProgrammeText;
 using Ingegno.Storage;
+using Microsoft.Data.Sqlite;
 using Microsoft.Extensions.Caching.Memory;
 
 namespace Ingegno.Server.Log;
@@ -22,7 +23,8 @@ internal sealed record LogLesson(Lesson Lesson, ImmutableArray<TrainedSet> Sets)
 /// Reads a client's whole log for what it teaches, and keeps the digest of it. While somebody trains, what was learned before the day is kept at
 /// hand, so that the next set costs the day and not the years.
 /// </summary>
-internal sealed class LogLessons(Storage.Clients clients, Storage.Practices practices, Storage.Plans plans, SetLogs logs, Lessons lessons) : IDisposable
+internal sealed partial class LogLessons(
+    Storage.Clients clients, Storage.Practices practices, Storage.Plans plans, SetLogs logs, Lessons lessons, ILogger<LogLessons> log) : IDisposable
 {
     /// <summary>Logs kept at hand at once, and for how long after the last look.</summary>
     private const int MostAtHand = 60, MinutesAtHand = 30;
@@ -34,13 +36,26 @@ internal sealed class LogLessons(Storage.Clients clients, Storage.Practices prac
 
     public void Dispose() => _atHand.Dispose();
 
+    private void NotKept(string client, Exception trouble) => NotKept(log, client, trouble);
+
+    [LoggerMessage(LogLevel.Warning, "What the log of client {Client} taught could not be kept")]
+    private static partial void NotKept(ILogger log, string client, Exception trouble);
+
     /// <summary>Works the lesson out anew and keeps its digest. Null when the coach has no such client.</summary>
     internal async Task<LogLesson?> LearnAsync(string coach, string client)
     {
         var read = await ReadAsync(coach, client);
         if (read is not null)
         {
-            await lessons.SaveAsync(coach, client, Digest.Of(read.Lesson));
+            try
+            {
+                await lessons.SaveAsync(coach, client, Digest.Of(read.Lesson));
+            }
+            catch (SqliteException trouble)
+            {
+                // The sets are safe and say it all again: the next one that is logged learns from them too.
+                NotKept(client, trouble);
+            }
         }
 
         return read;
@@ -69,9 +84,11 @@ internal sealed class LogLessons(Storage.Clients clients, Storage.Practices prac
         [
             .. sets.Where(s => Catalogue.Shipped.Find(s.Set.Exercise) is not null).Select(s => new TrainedSet(s.Set, s.As ?? AsPlanned(s.Set))),
         ];
-        string under = JsonSerializer.Serialize(new { client, rules, plan.Text }, TradeJson.Options);
+        // What was known by then had aged until then.
+        DateOnly? begins = trained.IsEmpty ? null : trained.Min(t => t.Set.On);
+        string under = JsonSerializer.Serialize(new { client, rules, plan.Text, begins }, TradeJson.Options);
         var before = _atHand.Get<AtHand>(id) is { } known && known.Case == under ? known.SoFar : null;
-        var lesson = Learning.From(client, Catalogue.Shipped, WrittenAnchors.Of(client, Catalogue.Shipped, rules, programme), trained, before);
+        var lesson = Learning.From(client, Catalogue.Shipped, WrittenAnchors.Of(client, Catalogue.Shipped, rules, programme, begins), trained, before);
         _atHand.Set(id, new AtHand(under, lesson.SoFar), new MemoryCacheEntryOptions { Size = 1, SlidingExpiration = TimeSpan.FromMinutes(MinutesAtHand) });
         return new(lesson, trained);
 

@@ -49,7 +49,9 @@ internal static class HistoryEndpoints
     {
         string? against = plan.AgainstUndoing(change, undone);
         LineDelta[] deltas = [.. change.Lines.Where(l => line is null || l.Line % PlannedLine.AddedFrom == line)];
-        var said = deltas.Where(l => line is not null && l.Line < PlannedLine.AddedFrom)
+        // What was added to the line speaks where the line itself did not change.
+        var told = deltas.Any(l => l.Line < PlannedLine.AddedFrom) ? deltas.Where(l => l.Line < PlannedLine.AddedFrom) : deltas;
+        var said = told.Where(_ => line is not null)
             .Select(l => (Was: Words(l.Before), Became: Words(l.After), Place: l.Place == plan.Place ? null : about.Places.FirstOrDefault(p => p.Id == l.Place)?.Home.Name ?? "a place that is gone"))
             .DistinctBy(s => (s.Was, s.Became)).ToArray();
         return said.Length == 0

@@ -131,6 +131,8 @@
 							<span class="text-right">
 								{#if row.view.saved}
 									<span class="text-soft text-[13px]">saved</span>
+								{:else if m.lines.length > 0 && m.lines.every((l) => l.stands)}
+									<span class="text-soft text-[13px]">nothing changes</span>
 								{:else}
 									<button
 										class="btn btn-xs"

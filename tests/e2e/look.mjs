@@ -1,0 +1,10 @@
+import { chromium } from '@playwright/test';
+const B='http://127.0.0.1:5392';
+const browser = await chromium.launch({ executablePath:'/usr/bin/chromium', args:['--no-sandbox','--disable-gpu','--disable-quic','--no-first-run','--disable-background-networking','--disable-component-update','--disable-sync']});
+const page = await browser.newPage({ viewport:{width:1280,height:800}});
+page.on('pageerror',e=>console.log('ERR',e.message)); page.on('console',m=>m.type()==='error'&&console.log('CON',m.text()));
+await page.goto(B+'/sign-in'); await page.getByLabel('Address').fill('coach@lockside.example'); await page.getByLabel('Password').fill('floor-torn-up'); await page.getByRole('button',{name:'Sign in'}).click();
+await page.getByRole('heading',{name:'Desk'}).waitFor();
+const shot=async n=>{await page.waitForLoadState('networkidle'); await page.screenshot({path:`/tmp/look/${n}.png`});};
+const open=async(c,v)=>{await page.goto(B+'/');await page.getByRole('link',{name:c}).click();await page.getByRole('navigation',{name:'Client'}).getByRole('link',{name:v}).click();await page.waitForLoadState('networkidle');await page.waitForTimeout(700);};
+export {page,shot,open,browser,B};
