@@ -2,9 +2,11 @@ import { defineConfig } from '@playwright/test';
 
 const port = Number(process.env.E2E_PORT ?? 5187);
 const emptyPort = port + 1;
+const trainedPort = port + 2;
+process.env.E2E_TRAINED = `http://127.0.0.1:${trainedPort}`;
 
 /** A real server on its own data, its clock started at a fixed instant. */
-function server(at: number, data: string, demo: boolean) {
+function server(at: number, data: string, demo: 'members' | '1' | '0') {
 	return {
 		command: `rm -rf ${data} && dotnet ../../artifacts/bin/Ingegno.Server/release/Ingegno.Server.dll --urls http://127.0.0.1:${at}`,
 		url: `http://127.0.0.1:${at}/api/session`,
@@ -12,7 +14,7 @@ function server(at: number, data: string, demo: boolean) {
 		timeout: 180_000,
 		env: {
 			INGEGNO_DATA: data,
-			INGEGNO_DEMO: demo ? 'members' : '0',
+			INGEGNO_DEMO: demo,
 			INGEGNO_NOW: '2026-11-23T09:00:00Z',
 			ASPNETCORE_WEBROOT: new URL('../../web/build', import.meta.url).pathname
 		}
@@ -48,8 +50,9 @@ export default defineConfig({
 		}
 	},
 	webServer: [
-		server(port, 'test-results/data-demo', true),
-		server(emptyPort, 'test-results/data-empty', false)
+		server(port, 'test-results/data-demo', 'members'),
+		server(emptyPort, 'test-results/data-empty', '0'),
+		server(trainedPort, 'test-results/data-trained', '1')
 	],
 	metadata: { emptyPort }
 });

@@ -19,6 +19,9 @@ namespace Ingegno.Server.Plans;
 public sealed record ChangeView(
     Guid Id, DateOnly On, ChangeKind Kind, string Who, string Cause, string? Was, string? Became, string? Place, bool Undone, string? AgainstUndoing);
 
+/// <summary>The version a plan has now.</summary>
+public sealed record PlanVersion(long Version);
+
 /// <summary>How the lines of a plan came to what they ask.</summary>
 internal static class HistoryEndpoints
 {
@@ -64,7 +67,7 @@ internal static class HistoryEndpoints
         : state.IsAside ? "left out"
         : state.Prescription is { } p ? $"{p.Name}, {(p.Load == Core.Quantities.Mass.Zero ? "" : $"{p.Load}, ")}{p.CountInWords}, rest {p.Rest}" : "nothing";
 
-    private static async Task<Results<NoContent, ProblemHttpResult>> UndoAsync(
+    private static async Task<Results<Ok<PlanVersion>, ProblemHttpResult>> UndoAsync(
         string id, Guid change, ClaimsPrincipal user, Storage.Plans plans, DecisionRecords decisions, Answering answering)
     {
         string coach = user.CoachId();
@@ -77,6 +80,8 @@ internal static class HistoryEndpoints
         // A decision whose one change this is goes with it.
         var record = all.Count(c => c.Command == found.Command) == 1 ? await decisions.OfCommandAsync(coach, id, found.Command) : null;
         var answered = await answering.UndoAsync(coach, user.CoachName(), id, c => c.Id == change, record);
-        return answered.Problem is { } problem ? Answers.Refused(new(problem, answered.Stale)) : TypedResults.NoContent();
+        return answered.Problem is { } problem ? Answers.Refused(new(problem, answered.Stale))
+            : answered.Stale ? Answers.Stale()
+            : TypedResults.Ok(new PlanVersion((await plans.FindAsync(coach, id)).Version));
     }
 }

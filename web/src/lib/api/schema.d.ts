@@ -3518,6 +3518,11 @@ export interface components {
             block: null | components["schemas"]["Block"];
             seen: null | components["schemas"]["SeenPlan"];
         };
+        /** @description The version a plan has now. */
+        PlanVersion: {
+            /** Format: int64 */
+            version: number;
+        };
         /** @description A saved plan with the version it was read at. */
         PlanView: {
             plan: components["schemas"]["Plan"];
@@ -6568,12 +6573,14 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["PlanVersion"];
+                };
             };
         };
     };

@@ -9,9 +9,11 @@
 		client: string;
 		line: number;
 		name: string;
+		/** Changes with the plan: what is open is then read anew. */
+		stamp: string | number | null;
 		onchanged: () => void;
 	}
-	let { client, line, name, onchanged }: Props = $props();
+	let { client, line, name, stamp, onchanged }: Props = $props();
 	const history = untrack(() => new History(client, line, onchanged));
 	const KIND: Record<ChangeView['kind'], string> = {
 		written: 'written',
@@ -26,6 +28,11 @@
 		setAside: 'left out',
 		undone: 'taken back'
 	};
+
+	$effect(() => {
+		void stamp;
+		untrack(() => history.refresh());
+	});
 
 	/** For the key that opens it. */
 	export function toggle() {

@@ -19,6 +19,10 @@ export class History {
 		if (this.open) await this.#read();
 	}
 
+	async refresh(): Promise<void> {
+		if (this.open) await this.#read(true);
+	}
+
 	async undo(change: string): Promise<void> {
 		this.busy = true;
 		try {

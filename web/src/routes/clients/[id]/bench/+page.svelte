@@ -250,11 +250,12 @@
 			/>
 			{@const name = bench.nameOf(line)}
 			{#if name !== null}
-				{#key `${name} ${bench.savedAt}`}
+				{#key name}
 					<LineHistory
 						bind:this={history}
 						client={data.client.id}
 						line={name}
+						stamp={bench.savedAt}
 						name={line.written.exerciseName}
 						onchanged={() => bench.refresh()}
 					/>

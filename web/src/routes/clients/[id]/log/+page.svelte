@@ -270,14 +270,13 @@
 						<div>
 							<StepCell {line} busy={log.busy} ontake={() => take([line.key])} />
 							<div class="pl-4">
-								{#key line.version}
-									<LineHistory
-										client={data.client.id}
-										line={line.line % ADDED_FROM}
-										name={line.prescription.name}
-										onchanged={() => log.refresh()}
-									/>
-								{/key}
+								<LineHistory
+									client={data.client.id}
+									line={line.line % ADDED_FROM}
+									name={line.prescription.name}
+									stamp={line.version}
+									onchanged={() => log.refresh()}
+								/>
 							</div>
 						</div>
 					</div>
