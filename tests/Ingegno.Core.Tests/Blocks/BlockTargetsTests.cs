@@ -26,6 +26,29 @@ public class BlockTargetsTests
             [rebuilt], block, weeks, member.Client, new PreparedHome(member.Home, People.Today), Catalogue.Shipped, rebuild.Anchors, HouseRules.Default), rebuilt);
     }
 
+    /// <summary>Five weeks in: behind lies what was asked, now what is in force, ahead what the log waits with and what comes after it.</summary>
+    [Fact]
+    public void Weeks_behind_show_what_was_asked_and_weeks_ahead_take_what_the_log_waits_with()
+    {
+        var member = Member.Named("maren-ostholt");
+        var block = new Block { Starts = People.Today.AddDays(-28), Phases = [new("One", Purpose.Growth, 9)], FirstWeekLighter = false };
+        var session = new WrittenSession("Day 1", [Member.Written("goblet-squat", 3, 8) with { Number = 1 }]);
+        var rebuild = new SessionRebuild(member.Client, member.Home, Catalogue.Shipped, HouseRules.Default, People.Today, new WrittenProgramme([session]));
+        var rebuilt = rebuild.Rebuild(session, []);
+        var now = rebuilt.Lines[0].Chosen!.Prescription;
+        var then = now with { Counts = [.. now.Counts.Select(c => c - 2)] };
+        var back = now with { Counts = [.. now.Counts.Select(c => c - 1)] };
+        var weeks = BlockCalendar.Of(block, member.Client, 1);
+        var asked = BlockTargets.Of(
+            [rebuilt], block, weeks, member.Client, new PreparedHome(member.Home, People.Today), Catalogue.Shipped, rebuild.Anchors, HouseRules.Default,
+            new SoFar(People.Today, _ => new Step(StepKind.Back, "Back to what is done.", [], back), (_, day) => day < People.Today ? then : now))[0].Weeks;
+        asked.Select(w => w.When).ShouldBe([WeekTime.Past, WeekTime.Past, WeekTime.Past, WeekTime.Past, WeekTime.Now, WeekTime.Ahead, WeekTime.Ahead, WeekTime.Ahead, WeekTime.Ahead]);
+        asked.Take(4).ShouldAllBe(w => w.Prescription == then);
+        asked[4].Prescription.ShouldBe(now);
+        (asked[5].Prescription, asked[5].Raised, asked[5].What).ShouldBe((back, "Back to what is done.", null));
+        asked[6].What.ShouldNotBeNull();
+    }
+
     public static TheoryData<Purpose> Purposes => [.. Enum.GetValues<Purpose>()];
 
     [Theory]

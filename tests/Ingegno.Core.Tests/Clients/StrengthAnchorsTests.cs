@@ -85,4 +85,26 @@ public class StrengthAnchorsTests
         };
         ClientProblems.Of(client, Shipped).Select(p => p.Path).ShouldBe(["lifts[0].exercise", "lifts[1].load", "lifts[2].exercise"]);
     }
+
+    /// <summary>
+    /// A single is surest when it is new (0.025); at 0.01 a week it is not after ten years (5.2), and last week's set of eight (0.05) speaks
+    /// (spreads and drift: common practice).
+    /// </summary>
+    [Fact]
+    public void A_single_of_ten_years_ago_no_longer_beats_last_weeks_set()
+    {
+        var client = People.Man with
+        {
+            Lifts =
+            [
+                new KnownLift("barbell-bench-press", Mass.FromKilograms(140), 1, 0, People.Today.AddYears(-10)),
+                new KnownLift("barbell-bench-press", Mass.FromKilograms(80), 8, 0, People.Today.AddDays(-7)),
+            ],
+        };
+        var bench = People.Exercise("barbell-bench-press");
+        var aged = StrengthAnchors.Of(client, Catalogue.Shipped, today: People.Today).For(bench)!;
+        aged.Maximum.Kilograms.ShouldBeInRange(95, 108);
+        StrengthAnchors.Of(client, Catalogue.Shipped).For(bench)!.Maximum.Kilograms.ShouldBe(140, 0.5);
+        aged.Spread.ShouldBe(double.Hypot(0.05, 0.01), 1e-9);
+    }
 }

@@ -54,6 +54,24 @@ public class ProgressionOrderTests
         (third.What, third.Next.Load, third.Next.Counts[0]).ShouldBe((Raise.Load, Mass.FromKilograms(42), 8));
     }
 
+    /// <summary>The zone of a triple to a five ends at eight, that of six to twelve at fifteen (common practice).</summary>
+    [Theory]
+    [InlineData(5, 18, false)]
+    [InlineData(5, 8, true)]
+    [InlineData(3, 2, false)]
+    [InlineData(8, 15, true)]
+    [InlineData(8, 18, false)]
+    [InlineData(15, 25, true)]
+    [InlineData(25, 10, false)]
+    public void A_variation_changes_the_count_only_inside_the_zone_of_the_line(int count, int there, bool taken)
+    {
+        var start = Line(0, count, count, count, count);
+        var ready = start with { Counts = [.. start.Counts.Select(c => c + 2)] };
+        var harder = Line(0, there, there, there, there) with { Name = "Harder press" };
+        var raised = ProgressionOrder.After(At(ready, start, [harder]), [Raise.Variation], People.Man, HouseRules.Default);
+        (raised?.What == Raise.Variation).ShouldBe(taken);
+    }
+
     /// <summary>
     /// 40 to 47.2 kg is 18 percent, over the 10 of ACSM 2009 (from memory). By hand: eight at 47.2 to failure is 80 percent, a maximum of 59; 40 of 59
     /// reads back to thirteen on the load chart.
