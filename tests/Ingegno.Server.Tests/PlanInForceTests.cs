@@ -210,6 +210,26 @@ public sealed class PlanInForceTests : IDisposable
         [.. (await _host.CreateClient().GetFromJsonAsync<JsonNode>($"/api/link/{token}", Stop))!["heldBack"]!.AsArray().Select(h => h!["line"]!.GetValue<int>()).Order()];
 
     [Fact]
+    public async Task What_a_client_named_of_their_health_keeps_lines_out_and_never_reaches_the_phone()
+    {
+        var api = await Api.WithPlanAsync(await CoachAsync(), "Plank 3 x 45 s\nPush-up 3 x 8\nPike push-up 3 x 5");
+        string token = await api.SendAsync();
+        (await HeldAsync(token)).ShouldBeEmpty();
+        var client = (await api.Coach.GetFromJsonAsync<JsonNode>($"/api/clients/{api.Id}", Stop))!;
+        foreach (var answer in client["profile"]!["health"]!["answers"]!.AsArray())
+        {
+            answer!["applies"] = answer["question"]!.GetValue<string>() is "bloodPressure" or "pregnancy";
+        }
+
+        (await api.Coach.PutAsJsonAsync($"/api/clients/{api.Id}", new { profile = client["profile"], version = client["version"]!.GetValue<long>() }, Stop)).EnsureSuccessStatusCode();
+        (await HeldAsync(token)).ShouldNotBeEmpty();
+        string held = (await _host.CreateClient().GetFromJsonAsync<JsonNode>($"/api/link/{token}", Stop))!["heldBack"]!.ToJsonString();
+        held.ShouldContain("left out until the coach has changed it");
+        held.ShouldNotContain("pressure", Case.Insensitive);
+        held.ShouldNotContain("named", Case.Insensitive);
+    }
+
+    [Fact]
     public async Task A_note_that_cannot_be_kept_is_refused_by_itself()
     {
         var api = await Api.WithPlanAsync(await CoachAsync(), "Push-up 3 x 8");

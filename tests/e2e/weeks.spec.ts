@@ -86,7 +86,7 @@ test('the roster is moved with progress, worst fit first, and only those without
 	const clients = page.getByRole('list', { name: 'Clients' }).getByRole('listitem');
 	// Those with something to look at by worst fit, then the others.
 	const fits = await clients
-		.filter({ hasText: 'Save all the same' })
+		.filter({ hasNotText: 'nothing speaks against it' })
 		.getByRole('img')
 		.evaluateAll((rules) =>
 			rules.map((rule) => Number(/lowest ([\d.]+)/.exec(rule.getAttribute('aria-label') ?? '')?.[1]))

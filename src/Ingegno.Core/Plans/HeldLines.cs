@@ -41,7 +41,14 @@ public static class HeldLines
                 : $"left out until the coach has looked at the pain on {PlainWords.InSentence(report.Name)}";
         }
 
-        return PlannedSetUp.Of(line, exercise, client, home, rules).Against is [var against, ..] ? $"left out until the coach has changed it: {against}" : null;
+        // What a client named of their health never leaves the coach's side, nor does what the house bans: they are told of joints, room and things.
+        Refusal[] gate = [.. Gate.Against(exercise, client, home.Home, rules.For(client))];
+        string? reason = gate.Length > 0
+            ? gate.Where(r => r.Cause is RefusalCause.Joint or RefusalCause.Room).Select(r => r.Reason).FirstOrDefault()
+            : PlannedSetUp.Of(line, exercise, client, home, rules).Against.FirstOrDefault();
+        return reason is not null ? $"left out until the coach has changed it: {reason}"
+            : gate.Length > 0 ? "left out until the coach has changed it"
+            : null;
     }
 
     /// <summary>The programme with every branch that pain can open worked out.</summary>

@@ -95,8 +95,8 @@ internal static class LinkEndpoints
         var off = PhoneIsOff(form.PhoneNow, clock);
         int days = (int)Math.Round(off.TotalDays);
         var today = about.Today(clock);
-        var asked = await AskedAsync(links, holder);
         SetLog[] sets = [.. form.Sets.Select(s => days == 0 ? s : s with { On = s.On.AddDays(-days), At = s.At - off })];
+        var asked = await AskedAsync(links, holder, sets);
         var refused = sets
             .Select(s => (s.Id, Problem: SetLogProblems.Of(s, "", Catalogue.Shipped).Concat(NotToday(s, today)).FirstOrDefault()))
             .Where(p => p.Problem is not null)
@@ -122,20 +122,26 @@ internal static class LinkEndpoints
             days == 0 ? null : $"This phone's clock is {Math.Abs(days)} {(Math.Abs(days) == 1 ? "day" : "days")} {(days > 0 ? "ahead" : "behind")}. The sets are kept under the right day; put the clock right."));
     }
 
-    /// <summary>What a set was asked as: by the newest version sent before it was done that asks it so, else the newest that asks it at all.</summary>
-    private static async Task<Func<SetLog, Prescription?>> AskedAsync(ClientLinks links, LinkHolder holder)
+    /// <summary>What sets were asked as: by the newest version sent before they were done that asks them so, else the newest that asks them at all.</summary>
+    private static async Task<Func<SetLog, Prescription?>> AskedAsync(ClientLinks links, LinkHolder holder, IReadOnlyList<SetLog> sets)
     {
-        (DateTimeOffset SentAt, AskedAs Asked)[] versions =
-        [
-            .. (await links.SentAsync(holder.Coach, holder.Client, VersionsRead)).Select(sent => (sent.SentAt, new AskedAs(
-                JsonSerializer.Deserialize<LinkProgramme>(sent.Document, TradeJson.Options)!.Places
-                    .SelectMany(p => p.Sessions).SelectMany(s => s.Lines).SelectMany(l => l.Instead.Prepend(l)).Select(l => (l.Line, l.Prescription))))),
-        ];
+        // Nearly always the newest one answers for all; older ones are read for a phone that was long without a signal.
+        var newest = Read(await links.SentAsync(holder.Coach, holder.Client, 1));
+        var versions = sets.All(set => newest.Any(v => (set.At is null || v.SentAt <= set.At) && v.Asked.Of(set)?.Load.Grams == set.Load.Grams))
+            ? newest
+            : Read(await links.SentAsync(holder.Coach, holder.Client, VersionsRead));
         return set =>
         {
             Prescription[] ways = [.. versions.Where(v => set.At is null || v.SentAt <= set.At).Concat(versions).Select(v => v.Asked.Of(set)).OfType<Prescription>()];
             return ways.FirstOrDefault(p => p.Load.Grams == set.Load.Grams) ?? ways.FirstOrDefault();
         };
+
+        static (DateTimeOffset SentAt, AskedAs Asked)[] Read(IReadOnlyList<Sending> sent) =>
+        [
+            .. sent.Select(s => (s.SentAt, new AskedAs(
+                JsonSerializer.Deserialize<LinkProgramme>(s.Document, TradeJson.Options)!.Places
+                    .SelectMany(p => p.Sessions).SelectMany(s => s.Lines).SelectMany(l => l.Instead.Prepend(l)).Select(l => (l.Line, l.Prescription))))),
+        ];
     }
 
     /// <summary>A note that cannot be kept is refused by itself; the sets are kept.</summary>
