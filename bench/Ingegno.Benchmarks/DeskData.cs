@@ -29,9 +29,10 @@ internal static class DeskData
         foreach (string member in members)
         {
             int sets = connection.ExecuteScalar<int>("SELECT count(*) FROM set_log WHERE client_id = @member", new { member }, transaction);
-            for (int back = 1; back * sets < SetsWanted; back++)
+            // Days that fall together hold one set a slot, so some copies come out shorter.
+            for (int back = 1; sets < SetsWanted; back++)
             {
-                Copy(connection, transaction, coach, member, member, back, logged);
+                sets += Copy(connection, transaction, coach, member, member, back, logged);
             }
         }
 
@@ -43,8 +44,10 @@ internal static class DeskData
                 INSERT INTO client (id, coach_id, profile, created_at)
                 SELECT @id, coach_id, json_set(profile, '$.name', json_extract(profile, '$.name') || ' ' || @i), created_at FROM client WHERE id = @from;
                 INSERT INTO place (id, coach_id, client_id, position, document) SELECT @id || '-p' || position, coach_id, @id, position, document FROM place WHERE client_id = @from;
-                INSERT INTO plan (id, coach_id, client_id, text, choices, sessions, saved_at, block, place, place_name, elsewhere)
-                SELECT @id || '-l', coach_id, @id, text, choices, sessions, saved_at, block, @id || '-p0', place_name, elsewhere FROM plan WHERE client_id = @from;
+                INSERT INTO plan (id, coach_id, client_id, document)
+                SELECT @id || '-l', coach_id, @id, json_set(document, '$.place', @id || '-p0') FROM plan WHERE client_id = @from;
+                INSERT INTO plan_change (id, coach_id, client_id, place_in_list, kind, document)
+                SELECT @id || '-c' || place_in_list, coach_id, @id, place_in_list, kind, document FROM plan_change WHERE client_id = @from;
                 INSERT INTO learned (client_id, coach_id, document) SELECT @id, coach_id, document FROM learned WHERE client_id = @from;
                 """,
                 new { id, i, from }, transaction);
@@ -58,10 +61,10 @@ internal static class DeskData
             $"{connection.ExecuteScalar<int>("SELECT count(*) FROM client")} clients, {connection.ExecuteScalar<int>("SELECT count(*) FROM set_log"):N0} sets"));
     }
 
-    private static void Copy(SqliteConnection connection, SqliteTransaction transaction, string coach, string from, string to, int back, long logged) =>
+    private static int Copy(SqliteConnection connection, SqliteTransaction transaction, string coach, string from, string to, int back, long logged) =>
         connection.Execute(
             $"""
-             INSERT INTO set_log (id, coach_id, client_id, {Before}, performed, {Behind})
+             INSERT OR IGNORE INTO set_log (id, coach_id, client_id, {Before}, performed, {Behind})
              SELECT lower(hex(randomblob(16))), @coach, @to, {Before}, {(back == 0 ? "performed" : $"date(performed, '-{back * DaysBack} days')")}, {Behind}
              FROM set_log WHERE client_id = @from AND rowid <= @logged
              """,

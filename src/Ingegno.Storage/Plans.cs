@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Text.Json;
 using Dapper;
 using Ingegno.Core.Plans;
@@ -14,15 +15,41 @@ public static class PlansAtPlaces
 /// <summary>The one plan in force of each client, and the list of its changes.</summary>
 public sealed class Plans(Database database)
 {
-    private sealed record Row(string Document, long Version);
+    /// <summary>Plans read lately are kept as they were read, a version each: a nudge on the bench asks for the same one over and over.</summary>
+    private const int MostKept = 256;
+
+    private readonly ConcurrentDictionary<(string Coach, string Client), Versioned<Plan>> _read = new();
+
+    private sealed record Row
+    {
+        /// <summary>Null where the version asked with is the newest.</summary>
+        public string? Document { get; init; }
+
+        public long Version { get; init; }
+    }
 
     /// <summary>The empty plan at version 0 when none was saved yet.</summary>
     public async Task<Versioned<Plan>> FindAsync(string coach, string client)
     {
+        var kept = _read.GetValueOrDefault((coach, client));
         await using var connection = database.Open();
         var row = await connection.QuerySingleOrDefaultAsync<Row>(
-            "SELECT document AS Document, row_version AS Version FROM plan WHERE coach_id = @coach AND client_id = @client", new { coach, client });
-        return row is null ? new(Plan.Empty, 0) : new(JsonSerializer.Deserialize<Plan>(row.Document, TradeJson.Options)!, row.Version);
+            """
+            SELECT CASE WHEN row_version = @known THEN NULL ELSE document END AS Document, row_version AS Version
+            FROM plan WHERE coach_id = @coach AND client_id = @client
+            """,
+            new { coach, client, known = kept?.Version ?? -1 });
+        if (row is null || row.Document is not { } document)
+        {
+            return row is null ? new(Plan.Empty, 0) : kept!;
+        }
+
+        if (_read.Count >= MostKept)
+        {
+            _read.Clear();
+        }
+
+        return _read[(coach, client)] = new(JsonSerializer.Deserialize<Plan>(document, TradeJson.Options)!, row.Version);
     }
 
     /// <summary>Oldest first.</summary>

@@ -34,7 +34,7 @@ public sealed partial class SessionRebuild
     private readonly DateOnly _today;
     private readonly Practice _practice;
     private readonly IReadOnlyDictionary<int, StandingLine> _standing;
-    private readonly Dictionary<(WrittenSession Session, int Line, LineChoice? Choice, string? Keep, string Used, string? Partners), RebuiltLine> _known = [];
+    private readonly Dictionary<(WrittenSession Session, int Line, LineChoice? Choice, string? Keep, string Used, string? Partners), RebuiltLine> _known = [], _fresh = [];
     private readonly Lazy<ImmutableArray<(Purchase Thing, SubstituteSearch Search)>> _withPurchases;
     private readonly ImmutableArray<(Purchase Thing, Lazy<SubstituteSearch> Search)> _purchasesAlone;
 
@@ -217,8 +217,7 @@ public sealed partial class SessionRebuild
             return LineAnew(about, used);
         }
 
-        var key = (about.Session, about.Line.Number, about.Choice, about.Keep, string.Join(',', used.Order(StringComparer.Ordinal)),
-            about.HomePartners is { } partners ? string.Join(',', partners) : null);
+        var key = KeyOf(about, used);
         if (!_known.TryGetValue(key, out var line))
         {
             _known[key] = line = LineAnew(about, used);
@@ -255,9 +254,30 @@ public sealed partial class SessionRebuild
         }
 
         return _standing.GetValueOrDefault(line.Number) is { } standing && standing.IsKeptBy(choice)
-            ? Standing(about, standing, written, role, intent, Fresh(about with { Choice = Kept(standing, line) }, used, written, role, intent))
+            ? Standing(about, standing, written, role, intent, FreshBeside(about with { Choice = Kept(standing, line) }, used, written, role, intent))
             : Fresh(about, used, written, role, intent);
     }
+
+    /// <summary>What the engine says beside a line in force does not change with what is nudged on it.</summary>
+    private RebuiltLine FreshBeside(LineCase about, HashSet<string> used, Exercise written, Role role, Intent? intent)
+    {
+        if (about.Asked.Count > 0)
+        {
+            return Fresh(about, used, written, role, intent);
+        }
+
+        var key = KeyOf(about, used);
+        if (!_fresh.TryGetValue(key, out var line))
+        {
+            _fresh[key] = line = Fresh(about, used, written, role, intent);
+        }
+
+        return line;
+    }
+
+    private static (WrittenSession, int, LineChoice?, string?, string, string?) KeyOf(LineCase about, HashSet<string> used) =>
+        (about.Session, about.Line.Number, about.Choice, about.Keep, string.Join(',', used.Order(StringComparer.Ordinal)),
+            about.HomePartners is { } partners ? string.Join(',', partners) : null);
 
     private RebuiltLine Fresh(LineCase about, HashSet<string> used, Exercise written, Role role, Intent? intent)
     {
