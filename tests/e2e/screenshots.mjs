@@ -92,7 +92,7 @@ try {
 		await mobile.getByRole('button', { name: 'Start the pacer' }).click();
 		await mobile.clock.runFor(16_300);
 		await mobile.evaluate(() => document.fonts.ready);
-		await mobile.screenshot({ path: join(root, 'docs/screenshots', 'phone.png') });
+		await mobile.screenshot({ path: join(root, 'docs/screenshots', 'phone.png'), animations: 'disabled' });
 		await mobile.close();
 	}
 
@@ -102,7 +102,7 @@ try {
 		await prepare();
 		await page.waitForLoadState('networkidle');
 		await page.evaluate(() => document.fonts.ready);
-		await page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`) });
+		await page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`), animations: 'disabled' });
 	}
 } finally {
 	await browser.close();

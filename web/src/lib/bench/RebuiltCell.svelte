@@ -21,6 +21,14 @@
 	let { line, byHand, pinned, place, onrename, onrestore, onafresh, onkeep }: Props = $props();
 	const chosen = $derived(line.chosen);
 	const prescription = $derived(chosen?.prescription);
+	/** What a line in force leaves by what is known today, where that is another thing than was planned. */
+	const told = $derived.by(() => {
+		const last = line.stands ? chosen?.forecast.at(-1) : undefined;
+		const planned = prescription?.reserve ?? null;
+		return last && planned !== null && Math.abs(last.reserve - planned) >= 2
+			? Math.max(0, Math.round(last.reserve))
+			: null;
+	});
 </script>
 
 {#if chosen && prescription}
@@ -47,7 +55,10 @@
 		<span class="text-soft text-[13px]">rest</span>
 		{clock(prescription.rest)}
 		{#if prescription.reserve !== null}<span class="text-soft text-[13px]">leaving</span>
-			{Math.round(prescription.reserve)}{/if}
+			{told ?? Math.round(prescription.reserve)}
+			{#if told !== null}<span class="text-soft text-[13px]" title="by today’s forecast; so many were planned"
+					>(planned {Math.round(prescription.reserve)})</span
+				>{/if}{/if}
 	</div>
 	<div class="text-soft line-clamp-2 text-[12.5px] leading-snug">
 		{#if line.lapsedChoice}<span class="text-accent">{line.lapsedChoice}</span>{/if}
