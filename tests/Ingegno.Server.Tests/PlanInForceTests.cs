@@ -300,7 +300,7 @@ public sealed class PlanInForceTests : IDisposable
     }
 
     [Fact]
-    public async Task A_refused_step_stands_on_the_list_and_a_deload_and_a_shift_do()
+    public async Task A_refused_step_stands_on_the_list_as_held()
     {
         var api = await TrainedAsync(1);
         var lines = Api.Lines(await api.PlanAsync());
