@@ -35,7 +35,7 @@ internal static class Application
         builder.Services.AddSingleton(settings);
         builder.Services.AddSingleton(settings.Clock);
         builder.Services.AddSingleton(new Database(Path.Combine(settings.DataFolder, "ingegno.db")));
-        builder.Services.AddSingleton<Coaches>().AddSingleton<Storage.Clients>().AddSingleton<Places>().AddSingleton<Storage.Practices>().AddSingleton<Cases>().AddSingleton<Storage.Plans>().AddSingleton<SetLogs>();
+        builder.Services.AddSingleton<Coaches>().AddSingleton<Storage.Clients>().AddSingleton<Places>().AddSingleton<Storage.Practices>().AddSingleton<Cases>().AddSingleton<Storage.Plans>().AddSingleton<SetLogs>().AddSingleton<SetConflicts>();
         builder.Services.AddSingleton<SessionNotes>().AddSingleton<Lessons>().AddSingleton<ClientLinks>().AddSingleton<FixtureReports>().AddSingleton<DecisionRecords>().AddSingleton<DeskStamps>();
         builder.Services.AddSingleton<Trainings>().AddSingleton<LogLessons>().AddSingleton<Progresses>().AddSingleton<Sender>().AddSingleton<DeskRows>().AddSingleton<Answering>().AddSingleton<PlanCommands>().AddHostedService<DeskWarming>();
         builder.Services.AddSingleton(new SimulatedPost(Path.Combine(settings.DataFolder, "outbox")));
@@ -111,6 +111,7 @@ internal static class Application
     internal static async Task PrepareDataAsync(this WebApplication app)
     {
         app.Services.GetRequiredService<Database>().Migrate();
+        await app.Services.GetRequiredService<Sender>().FinishAsync();
         if (app.Services.GetRequiredService<Settings>().Demo is not DemoKind.None and var demo)
         {
             await app.Services.GetRequiredService<DemoData>().FillIfEmptyAsync(demo);

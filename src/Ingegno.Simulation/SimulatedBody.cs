@@ -1,3 +1,4 @@
+using System.Globalization;
 using Ingegno.Core.Quantities;
 
 namespace Ingegno.Simulation;
@@ -14,9 +15,9 @@ public sealed record AskedSet(
 
 /// <summary>What came of it.</summary>
 /// <param name="Repetitions">Whole ones.</param>
-/// <param name="SaidLeft">As the client says; null after a set to the limit.</param>
+/// <param name="SaidLeft">As the client says it: "2", "5-6", "7+"; null after a set to the limit.</param>
 /// <param name="TrulyToFailure">Hidden: how many it would have been.</param>
-public sealed record SetOutcome(int Repetitions, int? SaidLeft, int TrulyToFailure, bool Failed);
+public sealed record SetOutcome(int Repetitions, string? SaidLeft, int TrulyToFailure, bool Failed);
 
 /// <summary>
 /// A body with hidden strength that trains what it is asked. Its fatigue follows <see cref="MuscleState"/>; lowering asks less of it than
@@ -30,7 +31,7 @@ public sealed class SimulatedBody
     /// <summary>Form of the day, and how wrongly what is left is judged (issue of every log; common practice).</summary>
     private const double DayForm = 0.02, Misjudged = 1;
 
-    private const int MostRepetitions = 120, OpenEnd = 4;
+    private const int MostRepetitions = 120;
 
     private readonly Dictionary<string, HiddenExercise> _exercises;
     private readonly HiddenNature _nature;
@@ -75,9 +76,12 @@ public sealed class SimulatedBody
         int wanted = set.ToLimit ? MostRepetitions : Math.Max(Math.Min(set.Count, feltLimit), Math.Min(truly, (set.Count * 2) / 3));
         int done = Repetitions(muscle, set, activation, Math.Min(wanted, truly));
         bool failed = done >= truly && (set.ToLimit || done < set.Count);
-        int? said = set.ToLimit ? null : failed ? 0 : (int)Math.Clamp(Math.Round(truly - done + misjudged), 0, OpenEnd);
+        string? said = set.ToLimit ? null : failed ? "0" : Said((int)Math.Max(0, Math.Round(truly - done + misjudged)));
         return new(done, said, truly, failed);
     }
+
+    /// <summary>As the phone asks: nobody tells five from six, or much more from very much more.</summary>
+    private static string Said(int left) => left < 5 ? left.ToString(CultureInfo.InvariantCulture) : left < 7 ? "5-6" : "7+";
 
     private MuscleState MuscleOf(HiddenExercise truth)
     {

@@ -50,16 +50,45 @@ public sealed class ClientLinks(Database database)
             return token;
         });
 
+    /// <summary>A link that is used stays open: it runs out so many days after its last use, or when it was to, whichever is later.</summary>
+    public const int DaysAfterUse = 30;
+
     public async Task<(LinkState State, LinkHolder? Holder)> OpenAsync(string token, DateTimeOffset now)
     {
         await using var connection = database.Open();
         var row = await connection.QuerySingleOrDefaultAsync<LinkRow>(
             "SELECT coach_id AS Coach, client_id AS Client, expires_at AS ExpiresAt, revoked_at AS RevokedAt FROM link WHERE token_hash = @hash",
             new { hash = Hash(token) });
-        return row is null ? (LinkState.Unknown, null)
-            : row.RevokedAt is not null ? (LinkState.Revoked, null)
-            : Time(row.ExpiresAt) < now ? (LinkState.Expired, null)
-            : (LinkState.Open, new LinkHolder(row.Coach, row.Client, Time(row.ExpiresAt)));
+        if (row is null || row.RevokedAt is not null || Time(row.ExpiresAt) < now)
+        {
+            return (row is null ? LinkState.Unknown : row.RevokedAt is not null ? LinkState.Revoked : LinkState.Expired, null);
+        }
+
+        // Written once a day at most: every set that is logged is a use.
+        var expires = Time(row.ExpiresAt);
+        if (expires < now.AddDays(DaysAfterUse - 1))
+        {
+            expires = now.AddDays(DaysAfterUse);
+            await connection.ExecuteAsync(
+                "UPDATE link SET expires_at = @expires WHERE token_hash = @hash AND revoked_at IS NULL", new { expires = Text(expires), hash = Hash(token) });
+        }
+
+        return (LinkState.Open, new LinkHolder(row.Coach, row.Client, expires));
+    }
+
+    /// <summary>When the client's first link was made; null for none.</summary>
+    public async Task<DateTimeOffset?> FirstMadeAsync(string coach, string client)
+    {
+        await using var connection = database.Open();
+        return await connection.ExecuteScalarAsync<string?>(
+            "SELECT min(made_at) FROM link WHERE coach_id = @coach AND client_id = @client", new { coach, client }) is { } made ? Time(made) : null;
+    }
+
+    /// <summary>Whether a version was kept as sent: what was prepared to be posted with it then goes.</summary>
+    public async Task<bool> WasSentAsync(string id)
+    {
+        await using var connection = database.Open();
+        return await connection.ExecuteScalarAsync<bool>("SELECT EXISTS (SELECT 1 FROM sending WHERE id = @id)", new { id });
     }
 
     /// <summary>The newest; null when nothing was sent yet.</summary>
@@ -88,14 +117,15 @@ public sealed class ClientLinks(Database database)
     }
 
     /// <summary>Closes every link of the client.</summary>
-    public async Task RevokeAsync(string coach, string client, DateTimeOffset now)
-    {
-        await using var connection = database.Open();
-        await connection.ExecuteAsync(
-            "UPDATE link SET revoked_at = @now WHERE coach_id = @coach AND client_id = @client AND revoked_at IS NULL",
-            new { coach, client, now = Text(now) });
-        await connection.BumpAsync(coach, client);
-    }
+    public Task RevokeAsync(string coach, string client, DateTimeOffset now) =>
+        Writing.WithinAsync(database, null, async (connection, transaction) =>
+        {
+            await connection.ExecuteAsync(
+                "UPDATE link SET revoked_at = @now WHERE coach_id = @coach AND client_id = @client AND revoked_at IS NULL",
+                new { coach, client, now = Text(now) }, transaction);
+            await connection.BumpAsync(coach, client, transaction);
+            return true;
+        });
 
     /// <summary>128 random bits, safe in an address.</summary>
     private static string NewToken() =>

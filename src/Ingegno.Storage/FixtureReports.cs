@@ -23,17 +23,19 @@ public sealed class FixtureReports(Database database)
     }
 
     /// <summary>Keeps a report once: the id is made on the phone.</summary>
-    public async Task AddAsync(string coach, string client, string id, string place, FixtureReport report, byte[]? photo)
-    {
-        await using var connection = database.Open();
-        await connection.ExecuteAsync(
-            """
-            INSERT INTO fixture_report (id, coach_id, client_id, place_id, fixture, reported_on, document, photo)
-            VALUES (@id, @coach, @client, @place, @Fixture, @on, @document, @photo) ON CONFLICT (id) DO NOTHING
-            """,
-            new { id, coach, client, place, report.Fixture, on = SetLogs.Day(report.On), document = JsonSerializer.Serialize(report, TradeJson.Options), photo });
-        await connection.BumpAsync(coach, client);
-    }
+    public Task AddAsync(string coach, string client, string id, string place, FixtureReport report, byte[]? photo, Writing? within = null) =>
+        Writing.WithinAsync(database, within, async (connection, transaction) =>
+        {
+            await connection.ExecuteAsync(
+                """
+                INSERT INTO fixture_report (id, coach_id, client_id, place_id, fixture, reported_on, document, photo)
+                VALUES (@id, @coach, @client, @place, @Fixture, @on, @document, @photo) ON CONFLICT (id) DO NOTHING
+                """,
+                new { id, coach, client, place, report.Fixture, on = SetLogs.Day(report.On), document = JsonSerializer.Serialize(report, TradeJson.Options), photo },
+                transaction);
+            await connection.BumpAsync(coach, client, transaction);
+            return true;
+        });
 
     /// <summary>Newest first.</summary>
     public async Task<IReadOnlyList<ClientReport>> OfClientAsync(string coach, string client)

@@ -12,10 +12,23 @@ using Ingegno.Core.Quantities;
 
 namespace Ingegno.Storage;
 
+/// <summary>Who writes in the log, and when by the server's clock.</summary>
+public sealed record LogWriter(string Name, DateTimeOffset At)
+{
+    public static LogWriter Phone(DateTimeOffset at) => new("the phone", at);
+}
+
+/// <summary>What became of a set.</summary>
+/// <param name="Arrival">Null where its id belongs to somebody else's set: it was not kept and needs an id of its own.</param>
+/// <param name="Version">Of what stands now.</param>
+public sealed record SavedSet(Guid Id, SetArrival? Arrival, int Version);
+
 /// <summary>Sets as done.</summary>
 public sealed class SetLogs(Database database)
 {
-    private const string Columns =
+    private const string Columns = $"{FirstColumns}, version AS Version, reserve_most AS ReserveMost, kept_by AS KeptBy";
+
+    private const string FirstColumns =
         """
         id AS Id, line AS Line, exercise AS Exercise, performed AS Performed, set_number AS SetNumber,
         load_grams AS LoadGrams, repetitions AS Repetitions, reserve AS Reserve, pain AS Pain, finished AS Finished,
@@ -25,7 +38,8 @@ public sealed class SetLogs(Database database)
 
     private sealed record Row(
         string Id, long Line, string Exercise, string Performed, long SetNumber, long LoadGrams, long Repetitions, double? Reserve, long Pain,
-        long Finished, string? Stopped, string? PainAt, double? RestBefore, long ToLimit, long? OtherSide, string? DoneAt, string? Prescription);
+        long Finished, string? Stopped, string? PainAt, double? RestBefore, long ToLimit, long? OtherSide, string? DoneAt, string? Prescription, long Version,
+        double? ReserveMost, string? KeptBy);
 
     /// <summary>Newest day first, sets in order.</summary>
     /// <param name="since">First day wanted; null for all.</param>
@@ -58,30 +72,32 @@ public sealed class SetLogs(Database database)
             new { coach, client, since = since is { } day ? Day(day) : "" });
 
     /// <summary>
-    /// Adds the sets, all or none. The same set again (same id; or same day, line, exercise and number from another phone) stands once: the
-    /// later one by its own clock holds, and what the other said is kept beside it.
+    /// Adds the sets, all or none. What is kept already stands once; a correction of what its writer had seen takes its place, and what was said
+    /// before is kept beside it; what its writer had not seen stands, and the other waits for the coach (<see cref="SetArrivals"/>).
     /// </summary>
-    /// <returns>Ids that belong to somebody else's set: these were not kept and need an id of their own.</returns>
-    public Task<IReadOnlyList<Guid>> SaveAsync(string coach, string client, IEnumerable<AskedSet> sets, Writing? within = null) =>
-        Writing.WithinAsync<IReadOnlyList<Guid>>(database, within, async (connection, transaction) =>
+    public Task<IReadOnlyList<SavedSet>> SaveAsync(string coach, string client, IEnumerable<AskedSet> sets, LogWriter by, Writing? within = null) =>
+        Writing.WithinAsync<IReadOnlyList<SavedSet>>(database, within, async (connection, transaction) =>
         {
-            var taken = new List<Guid>();
+            var saved = new List<SavedSet>();
             foreach (var set in sets)
             {
-                if (!await SaveAsync(connection, transaction, coach, client, set))
-                {
-                    taken.Add(set.Set.Id);
-                }
+                saved.Add(await SaveAsync(connection, transaction, coach, client, set, by));
             }
 
             await connection.BumpAsync(coach, client, transaction);
-            return taken;
+            return saved;
         });
 
-    /// <returns>False when the id belongs to somebody else's set.</returns>
-    private static async Task<bool> SaveAsync(DbConnection connection, DbTransaction transaction, string coach, string client, AskedSet stored)
+    private static async Task<SavedSet> SaveAsync(DbConnection connection, DbTransaction transaction, string coach, string client, AskedSet stored, LogWriter by)
     {
         var set = stored.Set;
+        string id = set.Id.ToString();
+        if (await connection.ExecuteScalarAsync<bool>(
+            "SELECT EXISTS (SELECT 1 FROM set_log WHERE id = @id AND (coach_id <> @coach OR client_id <> @client))", new { id, coach, client }, transaction))
+        {
+            return new(set.Id, null, 0);
+        }
+
         // Its own row, and whatever stands where it belongs: a slot holds one set.
         Row[] rows =
         [
@@ -91,39 +107,52 @@ public sealed class SetLogs(Database database)
                  WHERE coach_id = @coach AND client_id = @client
                    AND (id = @id OR (performed = @performed AND line = @Line AND exercise = @Exercise AND set_number = @SetNumber))
                  """,
-                new { coach, client, id = set.Id.ToString(), performed = Day(set.On), set.Line, set.Exercise, set.SetNumber },
+                new { coach, client, id, performed = Day(set.On), set.Line, set.Exercise, set.SetNumber },
                 transaction),
         ];
-        SetLog[] before = [.. rows.Select(ToSet)];
-
-        // Sent again: the same figures are the same set, whatever the clock said when they were sent.
-        if (before.Any(old => IsSame(old, set)))
+        SetLog[] standing = [.. rows.Select(ToSet)];
+        SetLog[] former = [.. (await connection.QueryAsync<string>(
+            "SELECT document FROM set_log_before WHERE coach_id = @coach AND client_id = @client AND id = @id", new { coach, client, id }, transaction)).Select(Read)];
+        int version = standing.Select(s => s.Version).DefaultIfEmpty(0).Max();
+        var arrival = SetArrivals.Of(set, standing, former);
+        switch (arrival)
         {
-            return true;
+            case SetArrival.Conflict:
+                await SetConflicts.AddAsync(connection, transaction, coach, client, set, by);
+                break;
+            case SetArrival.First or SetArrival.Correction:
+                foreach (var old in standing)
+                {
+                    await KeepBesideAsync(connection, transaction, coach, client, old);
+                    await connection.ExecuteAsync("DELETE FROM set_log WHERE id = @id", new { id = old.Id.ToString() }, transaction);
+                }
+
+                // A correction changes what was done, not what was asked.
+                string? asked = rows.FirstOrDefault(r => r.Exercise == set.Exercise && r.Line == set.Line && r.Prescription is not null)?.Prescription;
+                version++;
+                await InsertAsync(
+                    connection, transaction, coach, client, set with { Version = version }, asked ?? await PrescriptionAsync(connection, transaction, coach, stored.As), by);
+                break;
         }
 
-        if (before.Any(old => old.At > set.At))
-        {
-            await KeepBesideAsync(connection, transaction, coach, client, set);
-            return true;
-        }
-
-        foreach (var old in before)
-        {
-            await KeepBesideAsync(connection, transaction, coach, client, old);
-            await connection.ExecuteAsync("DELETE FROM set_log WHERE id = @id AND coach_id = @coach AND client_id = @client", new { id = old.Id.ToString(), coach, client }, transaction);
-        }
-
-        // A correction changes what was done, not what was asked.
-        string? asked = rows.FirstOrDefault(r => r.Exercise == set.Exercise && r.Line == set.Line && r.Prescription is not null)?.Prescription;
-        return await InsertAsync(connection, transaction, coach, client, stored, asked ?? await PrescriptionAsync(connection, transaction, coach, stored.As)) == 1;
+        return new(set.Id, arrival, version);
     }
 
-    /// <summary>A set by its id, whoever's it is; for bringing a file up to date.</summary>
-    internal static SetLog Find(IDbConnection connection, IDbTransaction? transaction, string id) =>
-        ToSet(connection.QuerySingle<Row>($"SELECT {Columns} FROM set_log WHERE id = @id", new { id }, transaction));
+    /// <summary>What stands where a set belongs, and who wrote it; null for nothing.</summary>
+    internal static async Task<(SetLog Set, string By)?> StandingAsync(DbConnection connection, string coach, string client, SetLog set) =>
+        await connection.QueryFirstOrDefaultAsync<Row>(
+            $"""
+             SELECT {Columns} FROM set_log
+             WHERE coach_id = @coach AND client_id = @client AND performed = @performed AND line = @Line AND exercise = @Exercise AND set_number = @SetNumber
+             """,
+            new { coach, client, performed = Day(set.On), set.Line, set.Exercise, set.SetNumber }) is { } row
+            ? (ToSet(row), row.KeptBy ?? "")
+            : null;
 
-    private static bool IsSame(SetLog a, SetLog b) => a with { Id = b.Id, At = b.At } == b;
+    /// <summary>A set by its id, whoever's it is, as it was kept before corrections named a version; for bringing a file up to date.</summary>
+    internal static SetLog FindFormer(IDbConnection connection, IDbTransaction? transaction, string id) =>
+        ToSet(connection.QuerySingle<Row>(
+            $"SELECT {FirstColumns}, 1 AS Version, reserve AS ReserveMost, '' AS KeptBy FROM set_log WHERE id = @id", new { id }, transaction));
 
     private static Task<int> KeepBesideAsync(DbConnection connection, DbTransaction transaction, string coach, string client, SetLog set) =>
         connection.ExecuteAsync(
@@ -131,17 +160,14 @@ public sealed class SetLogs(Database database)
             new { id = set.Id.ToString(), coach, client, document = JsonSerializer.Serialize(set, TradeJson.Options) },
             transaction);
 
-    /// <summary>An id of another coach's or client's set is never touched: the insert then does nothing.</summary>
-    private static Task<int> InsertAsync(DbConnection connection, DbTransaction transaction, string coach, string client, AskedSet stored, string? prescription)
-    {
-        var set = stored.Set;
-        return connection.ExecuteAsync(
+    private static Task<int> InsertAsync(
+        DbConnection connection, DbTransaction transaction, string coach, string client, SetLog set, string? prescription, LogWriter by) =>
+        connection.ExecuteAsync(
             """
             INSERT INTO set_log (id, coach_id, client_id, line, exercise, performed, set_number, load_grams, repetitions, reserve, pain, finished,
-                stopped, pain_at, rest_before, to_limit, other_side, done_at, prescription)
-            VALUES (@id, @coach, @client, @Line, @Exercise, @performed, @SetNumber, @grams, @Repetitions, @Reserve, @Pain, @Finished,
-                @stopped, @painAt, @rest, @ToLimit, @OtherSide, @at, @prescription)
-            ON CONFLICT (id) DO NOTHING
+                stopped, pain_at, rest_before, to_limit, other_side, done_at, prescription, version, reserve_most, kept_at, kept_by)
+            VALUES (@id, @coach, @client, @Line, @Exercise, @performed, @SetNumber, @grams, @Repetitions, @least, @Pain, @Finished,
+                @stopped, @painAt, @rest, @ToLimit, @OtherSide, @at, @prescription, @Version, @most, @keptAt, @keptBy)
             """,
             new
             {
@@ -154,7 +180,8 @@ public sealed class SetLogs(Database database)
                 set.SetNumber,
                 grams = set.Load.Grams,
                 set.Repetitions,
-                set.Reserve,
+                least = set.Reserve?.Least,
+                most = set.Reserve?.Most,
                 set.Pain,
                 set.Finished,
                 stopped = set.Stopped?.ToString(),
@@ -164,9 +191,11 @@ public sealed class SetLogs(Database database)
                 set.OtherSide,
                 at = set.At?.ToString("O", CultureInfo.InvariantCulture),
                 prescription,
+                set.Version,
+                keptAt = by.At.ToString("O", CultureInfo.InvariantCulture),
+                keptBy = by.Name,
             },
             transaction);
-    }
 
     private static async Task<string?> PrescriptionAsync(DbConnection connection, DbTransaction transaction, string coach, Prescription? asked)
     {
@@ -192,18 +221,21 @@ public sealed class SetLogs(Database database)
         return
         [
             .. (await connection.QueryAsync<string>("SELECT document FROM set_log_before WHERE coach_id = @coach AND client_id = @client", new { coach, client }))
-                .Select(d => JsonSerializer.Deserialize<SetLog>(d, TradeJson.Options)!)
+                .Select(Read)
                 .Where(s => s.On >= since)
                 .OrderByDescending(s => s.On).ThenBy(s => s.SetNumber),
         ];
     }
+
+    internal static SetLog Read(string document) => JsonSerializer.Deserialize<SetLog>(document, TradeJson.Options)!;
 
     internal static string Day(DateOnly day) => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
 
     internal static DateOnly Day(string text) => DateOnly.ParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture);
 
     private static SetLog ToSet(Row r) => new(
-        Guid.Parse(r.Id), (int)r.Line, r.Exercise, Day(r.Performed), (int)r.SetNumber, Mass.FromGrams(r.LoadGrams), (int)r.Repetitions, r.Reserve, (int)r.Pain,
+        Guid.Parse(r.Id), (int)r.Line, r.Exercise, Day(r.Performed), (int)r.SetNumber, Mass.FromGrams(r.LoadGrams), (int)r.Repetitions,
+        r.Reserve is not { } least ? null : r.ReserveMost is { } most ? SaidReserve.Between(least, most) : SaidReserve.OrMore(least), (int)r.Pain,
         (int)r.Finished)
     {
         Stopped = r.Stopped is null ? null : Enum.Parse<StopReason>(r.Stopped),
@@ -212,5 +244,6 @@ public sealed class SetLogs(Database database)
         ToLimit = r.ToLimit != 0,
         OtherSide = (int?)r.OtherSide,
         At = r.DoneAt is null ? null : DateTimeOffset.Parse(r.DoneAt, CultureInfo.InvariantCulture),
+        Version = (int)r.Version,
     };
 }

@@ -8,9 +8,17 @@ using Microsoft.Extensions.Time.Testing;
 namespace Ingegno.Server.Tests;
 
 /// <summary>The whole application on an empty file, its clock moved by hand.</summary>
-internal sealed class ClockedHost(DateTimeOffset start) : WebApplicationFactory<Program>
+/// <param name="folder">Data to go on with; null for none.</param>
+internal sealed class ClockedHost(DateTimeOffset start, string? folder = null) : WebApplicationFactory<Program>
 {
-    private readonly string _folder = Directory.CreateTempSubdirectory("ingegno-clocked").FullName;
+    private readonly string _folder = folder ?? Directory.CreateTempSubdirectory("ingegno-clocked").FullName;
+
+    internal string Folder => _folder;
+
+    internal string Outbox => Path.Combine(_folder, "outbox");
+
+    /// <summary>The data outlives it, for another to go on with.</summary>
+    internal bool KeepsFolder { get; init; }
 
     internal FakeTimeProvider Clock { get; } = new(start);
 
@@ -57,7 +65,7 @@ internal sealed class ClockedHost(DateTimeOffset start) : WebApplicationFactory<
     {
         base.Dispose(disposing);
         Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
-        if (Directory.Exists(_folder))
+        if (!KeepsFolder && Directory.Exists(_folder))
         {
             Directory.Delete(_folder, recursive: true);
         }

@@ -90,7 +90,7 @@ public class ClosedLoopTests
                     if (outcome.Repetitions > 0)
                     {
                         today.Add((new TrainedSet(
-                            new SetLog(Guid.NewGuid(), line, asked.Exercise, day, set + 1, asked.Load, outcome.Repetitions, outcome.SaidLeft) { ToLimit = limit },
+                            new SetLog(Guid.NewGuid(), line, asked.Exercise, day, set + 1, asked.Load, outcome.Repetitions, outcome.SaidLeft is { } said ? SaidReserve.Read(said) : null) { ToLimit = limit },
                             asked), outcome, asked.Counts[set]));
                     }
                 }

@@ -14,6 +14,7 @@ namespace Ingegno.Storage.Tests;
 public sealed class StorageTests : IAsyncLifetime
 {
     private static readonly DateTimeOffset Now = new(2026, 11, 23, 9, 0, 0, TimeSpan.Zero);
+    private static readonly LogWriter By = LogWriter.Phone(Now);
     private readonly string _folder = Directory.CreateTempSubdirectory("ingegno-storage").FullName;
     private Database _database = null!;
     private Clients _clients = null!;
@@ -66,7 +67,7 @@ public sealed class StorageTests : IAsyncLifetime
     {
         string client = await AddClient(_ilse, "Maren");
         await _plans.SaveAsync(_ilse, client, Plan.Empty with { Text = "mine" }, 0);
-        await _logs.SaveAsync(_ilse, client, Done(Set(Guid.NewGuid(), 8)));
+        await _logs.SaveAsync(_ilse, client, Done(Set(Guid.NewGuid(), 8)), By);
 
         (await _clients.AllAsync(_other)).ShouldBeEmpty();
         (await _clients.FindAsync(_other, client)).ShouldBeNull();
@@ -188,25 +189,9 @@ public sealed class StorageTests : IAsyncLifetime
     {
         string client = await AddClient(_ilse, "Maren");
         var id = Guid.NewGuid();
-        await _logs.SaveAsync(_ilse, client, Done(Set(id, 8), Set(Guid.NewGuid(), 7, 2)));
-        await _logs.SaveAsync(_ilse, client, Done(Set(id, 9)));
+        await _logs.SaveAsync(_ilse, client, Done(Set(id, 8), Set(Guid.NewGuid(), 7, 2)), By);
+        await _logs.SaveAsync(_ilse, client, Done(Set(id, 9)), By);
         (await _logs.OfClientAsync(_ilse, client)).Select(s => s.Repetitions).ShouldBe([9, 7]);
-    }
-
-    /// <summary>The later by its own clock stands; what the other phone said is kept beside it, once.</summary>
-    [Fact]
-    public async Task One_set_from_two_phones_stands_once_and_neither_word_is_lost()
-    {
-        string client = await AddClient(_ilse, "Maren");
-        var early = Set(Guid.NewGuid(), 8) with { At = Now };
-        var late = Set(Guid.NewGuid(), 9) with { At = Now.AddMinutes(1) };
-        foreach (var said in new[] { early, late, early })
-        {
-            await _logs.SaveAsync(_ilse, client, Done(said));
-        }
-
-        (await _logs.OfClientAsync(_ilse, client)).ShouldHaveSingleItem().Repetitions.ShouldBe(9);
-        (await _logs.OverwrittenAsync(_ilse, client, DateOnly.MinValue)).ShouldHaveSingleItem().Repetitions.ShouldBe(8);
     }
 
     /// <summary>Seven full and four kneeling are never eleven.</summary>
@@ -214,7 +199,7 @@ public sealed class StorageTests : IAsyncLifetime
     public async Task Repetitions_on_an_easier_variation_are_kept_apart()
     {
         string client = await AddClient(_ilse, "Maren");
-        await _logs.SaveAsync(_ilse, client, Done(Set(Guid.NewGuid(), 7) with { Finished = 4 }));
+        await _logs.SaveAsync(_ilse, client, Done(Set(Guid.NewGuid(), 7) with { Finished = 4 }), By);
         var kept = (await _logs.OfClientAsync(_ilse, client)).ShouldHaveSingleItem();
         (kept.Repetitions, kept.Finished).ShouldBe((7, 4));
     }
@@ -224,8 +209,8 @@ public sealed class StorageTests : IAsyncLifetime
     {
         string mine = await AddClient(_ilse, "Maren"), theirs = await AddClient(_other, "Somebody");
         var id = Guid.NewGuid();
-        await _logs.SaveAsync(_ilse, mine, Done(Set(id, 8)));
-        (await _logs.SaveAsync(_other, theirs, Done(Set(id, 1)))).ShouldBe([id], "what is not kept is said");
+        await _logs.SaveAsync(_ilse, mine, Done(Set(id, 8)), By);
+        (await _logs.SaveAsync(_other, theirs, Done(Set(id, 1)), By)).ShouldBe([new SavedSet(id, null, 0)], "what is not kept is said");
         (await _logs.OfClientAsync(_ilse, mine)).ShouldHaveSingleItem().Repetitions.ShouldBe(8);
     }
 
@@ -234,7 +219,7 @@ public sealed class StorageTests : IAsyncLifetime
     {
         string client = await AddClient(_ilse, "Maren");
         await Should.ThrowAsync<Microsoft.Data.Sqlite.SqliteException>(() =>
-            _logs.SaveAsync(_ilse, client, Done(Set(Guid.NewGuid(), 8), Set(Guid.NewGuid(), 8) with { Pain = 11 })));
+            _logs.SaveAsync(_ilse, client, Done(Set(Guid.NewGuid(), 8), Set(Guid.NewGuid(), 8, 2) with { Pain = 11 }), By));
         (await _logs.OfClientAsync(_ilse, client)).ShouldBeEmpty();
     }
 

@@ -17,7 +17,7 @@ namespace Ingegno.Core.Plans;
 /// </summary>
 public static class Freezing
 {
-    /// <param name="places">The client's places, for names and fixtures.</param>
+    /// <param name="places">The client's places, for names and fixtures; the one in use first.</param>
     public static LinkProgramme Of(ClientProfile client, Plan plan, IReadOnlyList<ClientPlace> places, DateOnly today, HouseRules rules)
     {
         PlannedPlace[] planned = [new(plan.Place ?? places[0].Id, plan.PlaceName, plan.Sessions), .. plan.Elsewhere];
@@ -28,7 +28,7 @@ public static class Freezing
                 let place = places.FirstOrDefault(p => p.Id == made.Place)
                 where place is not null
                 select new LinkPlace(
-                    made.Place, place.Home.Name, [.. made.Sessions.Select(s => Session(s, place.Home, rules))], [.. ToCheck(place.Home, today, rules.PassDays)])],
+                    made.Place, place.Home.Name, [.. made.Sessions.Where(s => !s.Lines.IsEmpty).Select(s => Session(s, place.Home, rules))], [.. ToCheck(place.Home, today, rules.PassDays)])],
             plan.Block is { Starts: not null } block ? [.. Weeks(BlockCalendar.Of(block, client, plan.Sessions.Length))] : [],
             [.. plan.Sessions.SelectMany(s => s.Lines).SelectMany(l => l.Prescription?.Cautions ?? []).Distinct()]);
     }
@@ -97,6 +97,18 @@ public static class Freezing
         }
 
         PlannedPlace[] planned = [new(plan.Place ?? places[0].Id, plan.PlaceName, plan.Sessions), .. plan.Elsewhere];
+        if (planned[0].Place != places[0].Id)
+        {
+            yield return $"Nothing was rebuilt yet for {places[0].Home.Name}, where the training is now: open the bench there and save.";
+            yield break;
+        }
+
+        if (plan.Sessions.All(s => s.Lines.IsEmpty))
+        {
+            yield return $"There is no exercise to train at {places[0].Home.Name}: write some on the bench and save.";
+            yield break;
+        }
+
         foreach (var made in planned)
         {
             if (places.FirstOrDefault(p => p.Id == made.Place) is not { } place)

@@ -39,7 +39,11 @@ public sealed record HeldLine(string Place, int Line, string Why);
 /// <summary>A session ready to be trained.</summary>
 public sealed record LinkSession(
     string Title, Duration Length, ImmutableArray<LaidOut> LayOut, ImmutableArray<GivenDrill> WarmUp, ImmutableArray<GivenDrill> CoolDown,
-    ImmutableArray<LinkLine> Lines, ImmutableArray<LinkStep> Steps);
+    ImmutableArray<LinkLine> Lines, ImmutableArray<LinkStep> Steps)
+{
+    /// <summary>Tells it from the others of its place, in words: the heading, counted where two are alike; given when the link is opened (<see cref="SessionNames"/>).</summary>
+    public string Key { get; init; } = "";
+}
 
 /// <summary>The same plan in one place of the client.</summary>
 public sealed record LinkPlace(string Id, string Name, ImmutableArray<LinkSession> Sessions, ImmutableArray<LinkFixture> ToCheck);
@@ -56,29 +60,47 @@ public sealed record LinkProgramme(
     string Client, MassUnit Unit, ImmutableArray<LinkPlace> Places, ImmutableArray<LinkWeek> Weeks, ImmutableArray<string> Cautions);
 
 /// <summary>A last set asked to the true limit.</summary>
+/// <param name="Session">Its key.</param>
 public sealed record LimitSet(string Session, int Line);
 
 /// <summary>What a link opens to: the frozen programme, and what is known of the last days.</summary>
+/// <param name="ClientId">Whose it is: what waits on a phone is sent by any link of the same client.</param>
 /// <param name="Done">Sets of the last two weeks, newest day first.</param>
 /// <param name="ToLimit">The one set asked to the true limit today; null for none.</param>
 /// <param name="HeldBack">Lines kept out until the coach has looked at them.</param>
 public sealed record LinkView(
-    LinkProgramme Programme, DateTimeOffset SentAt, DateOnly Today, DateTimeOffset Expires, ImmutableArray<SetLog> Done,
+    string ClientId, LinkProgramme Programme, DateTimeOffset SentAt, DateOnly Today, DateTimeOffset Expires, ImmutableArray<SetLog> Done,
     ImmutableArray<SessionNote> Notes, LimitSet? ToLimit, ImmutableArray<HeldLine> HeldBack);
 
-/// <summary>What the phone sends: everything logged since the last answer, with its own clock.</summary>
-public sealed record LinkLogForm(DateTimeOffset PhoneNow, ImmutableArray<SetLog> Sets, ImmutableArray<SessionNote> Notes);
+/// <summary>
+/// What the phone sends: everything logged since the last answer, with its own clock. Each entry is read, kept or refused by itself: one that
+/// cannot be right never keeps another back.
+/// </summary>
+public sealed record LinkLogForm(DateTimeOffset? PhoneNow, ImmutableArray<SetLog> Sets, ImmutableArray<LinkNote> Notes);
 
-/// <summary>A set that could not be kept, with what to do; it stays on the phone.</summary>
-public sealed record RefusedSet(Guid Id, string Reason);
+/// <summary>A session's note as the phone sends it.</summary>
+/// <param name="Id">Made on the phone, to answer it by.</param>
+public sealed record LinkNote(string Session, DateOnly On, Felt? Felt = null, int? Sore = null, Guid? Id = null)
+{
+    public SessionNote Note => new(Session, On, Felt, Sore);
+}
 
-/// <summary>A note that could not be kept, with what to do.</summary>
-public sealed record RefusedNote(string Session, DateOnly On, string Reason);
+/// <summary>An entry that is safe now.</summary>
+/// <param name="Version">Of what stands, to name in a correction; 0 for notes.</param>
+/// <param name="Conflict">Something else stands that its writer had not seen: both are kept, and the coach says which holds.</param>
+public sealed record KeptEntry(Guid Id, int Version, bool Conflict);
 
-/// <summary>What was kept. Sending the same again changes nothing.</summary>
-/// <param name="Kept">Ids of sets that are safe now.</param>
-/// <param name="Word">Something the client should know, such as a clock that is wrong; null for nothing.</param>
-public sealed record LinkLogView(ImmutableArray<Guid> Kept, ImmutableArray<RefusedSet> Refused, ImmutableArray<RefusedNote> RefusedNotes, string? Word);
+/// <summary>An entry that could not be kept, with what to do; it stays on the phone.</summary>
+/// <param name="Entry">Where it stood in what was sent: "sets[2]".</param>
+public sealed record RefusedEntry(Guid? Id, string Entry, string Reason);
+
+/// <summary>A set whose day the phone's clock cannot tell: it stays on the phone until the client has said it.</summary>
+public sealed record AskedEntry(Guid Id, string Question, DateOnly Suggested);
+
+/// <summary>What became of each entry. Sending the same again changes nothing.</summary>
+/// <param name="Today">The client's day by the server's clock.</param>
+public sealed record LinkLogView(
+    ImmutableArray<KeptEntry> Kept, ImmutableArray<RefusedEntry> Refused, ImmutableArray<AskedEntry> Asked, DateOnly Today);
 
 /// <summary>A fixture as checked on the phone.</summary>
 /// <param name="Photo">JPEG, base64; null without one.</param>

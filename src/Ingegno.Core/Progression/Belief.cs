@@ -36,7 +36,7 @@ internal sealed class Belief
     /// What stays of a set's error is the client's own: some are steadier than most. It moves from what holds for most, which weighs as much as so
     /// many sets, and not past these parts of it. (Matching the innovations: Mehra 1970, IEEE Trans Autom Control 15:175-184; from memory.)
     /// </summary>
-    private const double ErrorWeighs = 10, LeastError = 0.25, MostError = 2;
+    private const double ErrorWeighs = 10, LeastError = 0.2, MostError = 2;
 
     private const int Endurance = 0, Recovery = 1, Unsaid = 2, Form = 3, FirstMaximum = 4;
 
@@ -141,7 +141,7 @@ internal sealed class Belief
 
     private double OwnShare => Math.Clamp(_errors / _errorSets, LeastError, MostError);
 
-    private double Observed(SetLog set) => set.Repetitions + (set.ToLimit ? 0 : (set.Reserve ?? 0) + (set.Reserve is null ? 0 : _state[Unsaid]));
+    private double Observed(SetLog set) => set.Repetitions + (set.ToLimit ? 0 : (set.Reserve?.Figure ?? 0) + (set.Reserve is null ? 0 : _state[Unsaid]));
 
     internal void Learn(SetRun done, int set)
     {
@@ -154,10 +154,10 @@ internal sealed class Belief
         }
 
         double foreseen = expected - (slope[Unsaid] == 0 ? 0 : _state[Unsaid]);
-        double seen = log.Repetitions + (log.ToLimit ? 0 : log.Reserve ?? 0);
+        double seen = log.Repetitions + (log.ToLimit ? 0 : log.Reserve?.Figure ?? 0);
         double error = Square(ErrorOf(log, expected)), variance = Variance(slope) + error, sure = Math.Sqrt(variance);
         bool maximumByHalf = equivalent.Value < EnduranceFirst && Math.Abs(_state[Endurance]) < Math.Log(MostFactor) - 1e-6;
-        if (!log.EndedByMuscle || (!log.ToLimit && (log.Reserve is null || log.Reserve >= Learning.OpenReserve)))
+        if (!log.EndedByMuscle || (!log.ToLimit && log.Reserve is null or { IsOpen: true }))
         {
             var (push, weight) = AtLeast((seen - foreseen) / sure);
             Update(slope, push * sure, variance, weight, maximumByHalf);

@@ -12,7 +12,7 @@ namespace Ingegno.Core.Progression;
 /// <param name="SentVersion">Of the plan.</param>
 public sealed record DeskCase(
     ClientProfile Profile, IReadOnlyList<ClientPlace> Places, HouseRules Rules, Plan Plan, long PlanVersion, Training Training,
-    IReadOnlyList<ClientReport> Reports, IReadOnlyList<Decision> Decisions, DateOnly? SentOn, long? SentVersion)
+    IReadOnlyList<ClientReport> Reports, IReadOnlyList<SetConflict> Conflicts, IReadOnlyList<Decision> Decisions, DateOnly? SentOn, long? SentVersion)
 {
     /// <summary>Place in use.</summary>
     public Home Home => Places.Count > 0 ? Places[0].Home : new Home();

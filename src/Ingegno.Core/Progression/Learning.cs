@@ -62,9 +62,6 @@ public sealed class LearnedSoFar
 /// </summary>
 public static class Learning
 {
-    /// <summary>What a reserve of "4 or more" says is only a floor.</summary>
-    internal const double OpenReserve = 4;
-
     /// <param name="client">Its own <see cref="ClientProfile.Learned"/> is not looked at: the log is read from the start.</param>
     /// <param name="anchors">Maxima before anything was logged.</param>
     /// <param name="log">Any order; sets of exercises without a model are passed over.</param>

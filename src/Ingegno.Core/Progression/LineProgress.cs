@@ -31,6 +31,10 @@ public sealed record LineProgress(
 /// <summary>Another place of the client.</summary>
 public sealed record LinePlace(string Id, string Name);
 
+/// <summary>Sets of a line that the plan has no more: trained all the same.</summary>
+/// <param name="Logs">Newest day first.</param>
+public sealed record GoneLine(int Line, string Exercise, string Name, ImmutableArray<SetLog> Logs);
+
 /// <summary>What a line asked on a day.</summary>
 public sealed record AskedOn(DateOnly On, string Words);
 

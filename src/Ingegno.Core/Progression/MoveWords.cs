@@ -13,11 +13,11 @@ internal static class MoveWords
     internal static string? Of(string name, TrainedSet[] done, SetHindsight[] foreseen, LearnedFactor before, LearnedFactor after)
     {
         double moved = (after.Factor / before.Factor) - 1;
-        // A reserve of "4 or more", or none said, tells nothing where the forecast lies higher.
+        // A reserve of "7 or more", or none said, tells nothing where the forecast lies higher.
         int[] over =
         [
             .. foreseen.Select((f, i) => (done[i].Set, By: (int)Math.Round(f.Observed - f.ToFailure.Middle, MidpointRounding.AwayFromZero)))
-                .Where(s => s.Set.EndedByMuscle && (s.By > 0 || s.Set.ToLimit || s.Set.Reserve < Learning.OpenReserve))
+                .Where(s => s.Set.EndedByMuscle && (s.By > 0 || s.Set.ToLimit || s.Set.Reserve is { IsOpen: false }))
                 .Select(s => s.By),
         ];
         if (Math.Abs(moved) < WorthTelling || over.Length == 0 || (moved > 0 ? over.All(o => o <= 0) : over.All(o => o >= 0)))

@@ -275,7 +275,7 @@ public static class NextStep
 
     private static int Beyond(Prescription line, SetLog set, int count)
     {
-        double spare = set.Reserve is { } left && line.Reserve is { } planned ? Math.Max(0, left - planned) : 0;
+        double spare = set.Reserve is { } left && line.Reserve is { } planned ? Math.Max(0, left.Figure - planned) : 0;
         return Sides.Done(set) + (int)Math.Floor(spare) - count;
     }
 

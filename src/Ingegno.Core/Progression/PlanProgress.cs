@@ -47,6 +47,20 @@ public static class PlanProgress
         ];
     }
 
+    /// <summary>What was trained on lines that are not in the plan now; newest first.</summary>
+    public static ImmutableArray<GoneLine> Gone(ImmutableArray<LineProgress> lines, Training training)
+    {
+        var here = lines.Select(l => l.Line).ToHashSet();
+        return
+        [
+            .. from set in training.Sets
+               where !here.Contains(set.Line)
+               group set by (set.Line, set.Exercise) into sets
+               orderby sets.Max(s => s.On) descending, sets.Key.Line
+               select new GoneLine(sets.Key.Line, sets.Key.Exercise, Catalogue.Shipped.Find(sets.Key.Exercise)?.Name ?? sets.Key.Exercise, [.. sets]),
+        ];
+    }
+
     public static ImmutableArray<LineProgress> For(
         ClientProfile client, Home home, HouseRules rules, Plan plan, Training training, DateOnly day)
     {

@@ -15,6 +15,9 @@ public enum ProposalKind
     /// <summary>Pain again at one place.</summary>
     PainAgain,
 
+    /// <summary>A set was told differently by somebody who had not seen what stands.</summary>
+    ToldTwice,
+
     /// <summary>A client's own check of a fixture waits for a verdict.</summary>
     FixtureReport,
 

@@ -21,6 +21,7 @@ public static class Proposals
         [
             .. Steps(lines)
                 .Concat(EasierWeek(about, lines, today))
+                .Concat(ToldTwice(about))
                 .Concat(Reports(about))
                 .Concat(Unready(about))
                 .Concat(Missed(about, today))
@@ -96,6 +97,18 @@ public static class Proposals
                 "block?see=weeks", "Make it easier");
         }
     }
+
+    /// <summary>Two accounts of one set: what stands stays until the coach says otherwise.</summary>
+    private static IEnumerable<Proposal> ToldTwice(DeskCase about) =>
+        from conflict in about.Conflicts
+        let set = conflict.Arrived
+        let name = Catalogue.Shipped.Find(set.Exercise)?.Name ?? set.Exercise
+        let stands = conflict.Standing is { } standing ? $"{SetWords.Of(standing, set)}{(conflict.StandingBy.Length > 0 ? $", from {conflict.StandingBy}," : "")} stands" : "it was taken out since"
+        select new Proposal(
+            [new ConflictSubject(conflict.Id)], ProposalKind.ToldTwice,
+            $"{name}, set {set.SetNumber} of {set.On:ddd d MMM}, was told twice: {stands}; {SetWords.Of(set, conflict.Standing)} came from {conflict.By} on {conflict.On:ddd d MMM}, made without having seen that.",
+            [$"In full: {(conflict.Standing is { } all ? SetWords.Of(all) : "nothing")}; and {SetWords.Of(set)}.", "Nothing is lost either way: what does not hold is kept with the set."],
+            "log", conflict.By == conflict.StandingBy ? "Take the later" : $"Take that of {conflict.By}", "Keep what stands");
 
     private static IEnumerable<Proposal> Reports(DeskCase about) =>
         from stored in about.Reports

@@ -22,7 +22,7 @@ public enum StopReason
 /// <param name="SetNumber">From 1.</param>
 /// <param name="Load">External load; a pair counts both pieces.</param>
 /// <param name="Repetitions">Done, per side where one limb works; seconds for held work.</param>
-/// <param name="Reserve">Repetitions that were left; null when nobody said.</param>
+/// <param name="Reserve">Repetitions that were left, as said; null when nobody said.</param>
 /// <param name="Pain">0 to 10.</param>
 /// <param name="Finished">Repetitions of the easier variation the set was finished on; counted apart, never among the whole ones.</param>
 public sealed record SetLog(
@@ -33,7 +33,7 @@ public sealed record SetLog(
     int SetNumber,
     Mass Load,
     int Repetitions,
-    double? Reserve = null,
+    SaidReserve? Reserve = null,
     int Pain = 0,
     int Finished = 0)
 {
@@ -54,6 +54,12 @@ public sealed record SetLog(
 
     /// <summary>When it was done, by the clock of the phone it was logged on.</summary>
     public DateTimeOffset? At { get; init; }
+
+    /// <summary>
+    /// How often it was written: 1 as first kept, one more with each correction. In what is sent, the version of the set it was made from; 0 for
+    /// one that is logged for the first time.
+    /// </summary>
+    public int Version { get; init; }
 
     /// <summary>Its repetitions tell what the muscles trained can do: nothing else gave out first.</summary>
     [JsonIgnore]

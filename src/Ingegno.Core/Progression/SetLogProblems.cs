@@ -25,7 +25,7 @@ public static class SetLogProblems
             yield return new(path + ".load", $"A load lies between {least:0} and 500 kg, not {set.Load.Kilograms:0.##} kg.");
         }
 
-        if (set.Reserve is { } reserve && !(reserve is >= 0 and <= 20))
+        if (set.Reserve is { } reserve && !(reserve.Least is >= 0 and <= 20 && (reserve.Most ?? 0) <= 20))
         {
             yield return new(path + ".reserve", "Repetitions left go from 0 to 20; leave it empty when nobody said.");
         }
@@ -48,6 +48,11 @@ public static class SetLogProblems
         if (set.SetNumber is < 1 or > 50)
         {
             yield return new(path + ".setNumber", "Sets are numbered from 1 to 50.");
+        }
+
+        if (catalogue.Find(set.Exercise) is null)
+        {
+            yield return new(path + ".exercise", "This exercise is not known here any more: tell the coach what was done.");
         }
 
         if (set.Id == Guid.Empty)

@@ -12,6 +12,7 @@ namespace Ingegno.Core.Progression;
 [JsonDerivedType(typeof(LineSubject), "line")]
 [JsonDerivedType(typeof(EasierWeekSubject), "easierWeek")]
 [JsonDerivedType(typeof(ReportSubject), "report")]
+[JsonDerivedType(typeof(ConflictSubject), "conflict")]
 [JsonDerivedType(typeof(UnreadySubject), "unready")]
 [JsonDerivedType(typeof(MissedSubject), "missed")]
 [JsonDerivedType(typeof(UnsentSubject), "unsent")]
@@ -42,6 +43,9 @@ public sealed record EasierWeekSubject(DateOnly Week) : Subject;
 
 /// <summary>A client's own check of a fixture.</summary>
 public sealed record ReportSubject(string Report) : Subject;
+
+/// <summary>A set that two have told differently.</summary>
+public sealed record ConflictSubject(string Conflict) : Subject;
 
 /// <summary>What keeps a plan from being sent.</summary>
 public enum Missing

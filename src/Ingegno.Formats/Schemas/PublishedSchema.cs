@@ -5,6 +5,7 @@ using System.Text.Json.Serialization.Metadata;
 using Ingegno.Core.Anatomy;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Programmes;
+using Ingegno.Core.Progression;
 using Ingegno.Core.Quantities;
 using Ingegno.Formats.CaseFiles;
 
@@ -52,6 +53,15 @@ public static class PublishedSchema
         if (type == typeof(Tempo))
         {
             return Typed("string", mayBeNull);
+        }
+
+        if (type == typeof(SaidReserve))
+        {
+            return new JsonObject
+            {
+                ["description"] = "repetitions left: a number, a range such as \"5-6\", or \"7+\"",
+                ["type"] = new JsonArray(mayBeNull ? ["number", "string", "null"] : ["number", "string"]),
+            };
         }
 
         if (type == typeof(MuscleShares))

@@ -82,7 +82,7 @@ internal sealed class DemoData(
         foreach (var week in weeks)
         {
             var asked = (await plans.FindAsync(coach.Id, id)).Value.Sessions.SelectMany(s => s.Lines).Where(l => l.Prescription is not null).ToDictionary(l => l.Line, l => l.Prescription!);
-            await logs.SaveAsync(coach.Id, id, week.Select(s => new AskedSet(s, asked.GetValueOrDefault(s.Line) is { } p && p.Exercise == s.Exercise ? week.Key < 0 ? p : SendingCheck.Spelled(p) : null)));
+            await logs.SaveAsync(coach.Id, id, week.Select(s => new AskedSet(s, asked.GetValueOrDefault(s.Line) is { } p && p.Exercise == s.Exercise ? week.Key < 0 ? p : SendingCheck.Spelled(p) : null)), LogWriter.Phone(clock.GetUtcNow()));
             await lessons.LearnAsync(coach.Id, id);
             if (week.Key is >= 0 and < WeeksAtHome - 1)
             {

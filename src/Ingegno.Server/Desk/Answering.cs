@@ -23,8 +23,8 @@ internal sealed record Answered(string? Problem, bool Stale = false)
 /// Does what a coach decided and keeps the decision with it, in one transaction; and takes it back. What it does to a plan is a command of the core.
 /// </summary>
 internal sealed class Answering(
-    Database database, PlanCommands commands, Places places, Storage.Plans plans, SessionNotes notes, FixtureReports reports, DecisionRecords decisions,
-    Sender sender, Cases cases, TimeProvider clock)
+    Database database, PlanCommands commands, Places places, Storage.Plans plans, SessionNotes notes, SetLogs logs, SetConflicts conflicts, LogLessons lessons,
+    FixtureReports reports, DecisionRecords decisions, Sender sender, Cases cases, TimeProvider clock)
 {
     /// <param name="lines">As the proposal was made from.</param>
     internal async Task<Answered> TakeAsync(string coach, string who, string client, DeskCase about, Proposal proposal, ImmutableArray<LineProgress> lines)
@@ -43,6 +43,8 @@ internal sealed class Answering(
                     on.Plan.Value, of[0].Place?.Id ?? on.About.Place.Id, new HashSet<int> { of[0].Line }, unlike: false, ChangeKind.Rebuilt, proposal.Sentence, on.LastTrained, on.By));
             case ProposalKind.FixtureReport:
                 return await JudgeAsync(coach, who, client, about, proposal, CheckVerdict.Passed);
+            case ProposalKind.ToldTwice:
+                return await SettleAsync(coach, who, client, about, proposal, Answer.Taken);
             case ProposalKind.StillHeld:
                 return await ClearAsync(coach, client, about, proposal);
             case ProposalKind.Missed when about.Plan.Block is { Starts: { } starts } block:
@@ -71,6 +73,11 @@ internal sealed class Answering(
         if (proposal.Kind == ProposalKind.FixtureReport && answer == Answer.Refused)
         {
             return await JudgeAsync(coach, who, client, about, proposal, CheckVerdict.NotPassed);
+        }
+
+        if (proposal.Kind == ProposalKind.ToldTwice && answer == Answer.Refused)
+        {
+            return await SettleAsync(coach, who, client, about, proposal, answer);
         }
 
         ImmutableArray<int> lines = [.. proposal.About.OfType<LineSubject>().Select(l => l.Line % PlannedLine.AddedFrom).Distinct()];
@@ -124,6 +131,41 @@ internal sealed class Answering(
         await RecordAsync(coach, client, proposal, Answer.Taken, before, before with { ClearedThrough = today }, writing);
         await writing.CommitAsync();
         return Answered.Done;
+    }
+
+    /// <summary>What the coach says holds stands; the other account stays beside it.</summary>
+    private async Task<Answered> SettleAsync(string coach, string who, string client, DeskCase about, Proposal proposal, Answer answer)
+    {
+        string id = proposal.About.OfType<ConflictSubject>().First().Conflict;
+        var conflict = about.Conflicts.First(c => c.Id == id);
+        var before = new Snapshot { Conflict = new(id, conflict.Standing) };
+        await using (var writing = await Writing.BeginAsync(database))
+        {
+            SetLog? now = conflict.Standing;
+            if (answer == Answer.Taken)
+            {
+                now = conflict.Arrived with { Id = conflict.Standing?.Id ?? conflict.Arrived.Id, Version = conflict.Standing?.Version ?? 0 };
+                if (!await WriteAsync(coach, client, who, now, writing))
+                {
+                    return new(null, Stale: true);
+                }
+            }
+
+            await conflicts.SettleAsync(coach, client, id, clock.GetUtcNow(), writing);
+            await RecordAsync(coach, client, proposal, answer, before, before with { Conflict = new(id, now) }, writing);
+            await writing.CommitAsync();
+        }
+
+        await lessons.LearnAsync(coach, client);
+        return Answered.Done;
+    }
+
+    /// <returns>False where something else stands by now.</returns>
+    private async Task<bool> WriteAsync(string coach, string client, string who, SetLog set, Writing writing)
+    {
+        var plan = (await plans.FindAsync(coach, client)).Value;
+        var asked = new AskedAs(plan.AllLines.Where(l => l.Prescription is not null).Select(l => (l.Line, l.Prescription!))).Of(set);
+        return await logs.SaveAsync(coach, client, [new(set, asked)], new(who, clock.GetUtcNow()), writing) is [{ Arrival: SetArrival.First or SetArrival.Correction or SetArrival.Again }];
     }
 
     private async Task<Answered> JudgeAsync(string coach, string who, string client, DeskCase about, Proposal proposal, CheckVerdict verdict)
@@ -184,8 +226,25 @@ internal sealed class Answering(
             await reports.JudgeAsync(coach, client, fixture.Report, null, writing);
         }
 
+        if (before?.Conflict is { } told)
+        {
+            var settled = Snapshot.Read(record.After)!.Conflict!.Standing;
+            if (told.Standing is { } stood && settled is not null && !SetArrivals.SaysTheSame(stood, settled)
+                && !await WriteAsync(coach, client, who, stood with { Version = stood.Version + 1 }, writing))
+            {
+                return new(null, Stale: true);
+            }
+
+            await conflicts.SettleAsync(coach, client, told.Conflict, null, writing);
+        }
+
         await decisions.UndoAsync(coach, record, clock.GetUtcNow(), writing);
         await writing.CommitAsync();
+        if (before?.Conflict is not null)
+        {
+            await lessons.LearnAsync(coach, client);
+        }
+
         return Answered.Done;
     }
 

@@ -38,7 +38,7 @@ public sealed record LastDecision(string Id, string Sentence, Answer Answer);
 /// question to the file.
 /// </summary>
 internal sealed class DeskRows(
-    DeskStamps stamps, Cases cases, Storage.Plans plans, Trainings trainings, FixtureReports reports, DecisionRecords decisions, ClientLinks links,
+    DeskStamps stamps, Cases cases, Storage.Plans plans, Trainings trainings, FixtureReports reports, SetConflicts conflicts, DecisionRecords decisions, ClientLinks links,
     TimeProvider clock)
 {
     private const int TrendLength = 12, DecisionDays = 60;
@@ -100,6 +100,7 @@ internal sealed class DeskRows(
             new(
                 about.Profile, about.ClientPlaces, about.Rules, plan.Value, plan.Version, await trainings.OfClientAsync(coach, client, today),
                 await reports.OfClientAsync(coach, client),
+                [.. (await conflicts.OfClientAsync(coach, client)).Select(c => new SetConflict(c.Id, c.Arrived, c.Standing, c.By, about.DayOf(c.At), c.StandingBy))],
                 [.. decided.Select(d => new Decision(d.Id, about.DayOf(d.At), d.About, d.Sentence, d.Answer, d.Undone))],
                 sent is null ? null : about.DayOf(sent.SentAt), sent?.PlanVersion),
             today);

@@ -1,11 +1,15 @@
 using System.Text.Json;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Progression;
 using Ingegno.Core.Quantities;
 
 namespace Ingegno.Server.Desk;
 
 /// <summary>A fixture's check as it stood.</summary>
 public sealed record FixtureSnapshot(string Place, string Fixture, FixtureCheck? Check, string Report);
+
+/// <summary>Two accounts of a set, and what stood.</summary>
+public sealed record ConflictSnapshot(string Conflict, SetLog? Standing);
 
 /// <summary>
 /// How things beside the plan stood before a decision, or after it: only what it touched. What it changed on the plan is in the list of changes.
@@ -18,6 +22,8 @@ public sealed record Snapshot
     public DateOnly? ClearedThrough { get; init; }
 
     public FixtureSnapshot? Fixture { get; init; }
+
+    public ConflictSnapshot? Conflict { get; init; }
 
     internal string ToJson() => JsonSerializer.Serialize(this, TradeJson.Options);
 

@@ -24,11 +24,15 @@ public sealed record SendingView(string Sentence, ImmutableArray<string> Against
 /// <summary>A message in the outbox of the stand-in for the post.</summary>
 public sealed record OutboxMessage(string Name, DateTimeOffset At, string To, string Subject, string Text);
 
-/// <summary>Sends a plan to its client.</summary>
-internal sealed class Sender(Database database, Storage.Plans plans, ClientLinks links, SimulatedPost post, Settings settings, TimeProvider clock)
+/// <summary>Sends a plan to its client: the link, the frozen version and the letter together, or none of them.</summary>
+internal sealed partial class Sender(
+    Database database, Storage.Plans plans, ClientLinks links, SimulatedPost post, Settings settings, TimeProvider clock, ILogger<Sender> log)
 {
     /// <summary>A link outlives its block by so many days; of a plan without one, the first look at it.</summary>
     private const int DaysAfterBlock = 30;
+
+    /// <summary>Letters a version's id has, at the end of its letter's name.</summary>
+    private const int IdLength = 36;
 
     internal async Task<SendingView> LookAsync(string coach, Case about)
     {
@@ -58,33 +62,84 @@ internal sealed class Sender(Database database, Storage.Plans plans, ClientLinks
             ? starts.AddDays(7 * (block.IsOpenEnded ? block.ReviewEvery : block.Phases.Sum(p => p.Weeks)))
             : today.AddDays(28);
         var expires = new DateTimeOffset(Later(ends, today).AddDays(DaysAfterBlock).ToDateTime(TimeOnly.MinValue), TimeSpan.Zero);
-        await using var writing = await Writing.BeginAsync(database);
-        string token = await links.SendAsync(
-            coach, about.Client.Id, new(id, now, plan.Version, sentence, JsonSerializer.Serialize(programme, TradeJson.Options)), expires, writing);
-        if (also is not null)
+        PreparedMessage? letter = null;
+        try
         {
-            await also(writing);
+            await using var writing = await Writing.BeginAsync(database);
+            string token = await links.SendAsync(
+                coach, about.Client.Id, new(id, now, plan.Version, sentence, JsonSerializer.Serialize(programme, TradeJson.Options)), expires, writing);
+            if (also is not null)
+            {
+                await also(writing);
+            }
+
+            letter = post.Prepare(
+                $"{coach}-{now.UtcDateTime.ToString("yyyyMMddHHmmssfff", CultureInfo.InvariantCulture)}-{id}", now, about.Profile.Name, "Your training at home",
+                Letter(programme.Client, token, sentence, expires, coachName));
+            await writing.CommitAsync();
+        }
+        catch (Exception closed) when (letter is null && closed is IOException or UnauthorizedAccessException)
+        {
+            CannotPost(log, closed);
+            return ["The outbox cannot be written, so no letter could go out: see that its folder is there and has room, then send again."];
+        }
+        catch
+        {
+            letter?.Drop();
+            throw;
         }
 
-        post.Deliver(
-            $"{coach}-{now.UtcDateTime.ToString("yyyyMMddHHmmssfff", CultureInfo.InvariantCulture)}-{id[^12..]}", now, about.Profile.Name, "Your training at home",
-            $"""
-             Hello {programme.Client},
-
-             your training is ready. Open it on your phone once while you have a signal; after that it works without one:
-
-             {settings.PublicUrl}/train/{token}
-
-             {sentence}
-
-             The link is yours alone: whoever has it can see the training and write in your log. It closes on {expires.ToString("d MMMM yyyy", CultureInfo.InvariantCulture)}.
-             Sharp pain stops an exercise. With heart or blood pressure trouble, dizziness or chest pain, ask a physician first.
-
-             {coachName}
-             """);
-        await writing.CommitAsync();
+        PostWaiting(letter);
         return [];
     }
+
+    private string Letter(string client, string token, string sentence, DateTimeOffset expires, string coachName) =>
+        $"""
+         Hello {client},
+
+         your training is ready. Open it on your phone once while you have a signal; after that it works without one:
+
+         {settings.PublicUrl}/train/{token}
+
+         {sentence}
+
+         The link is yours alone: whoever has it can see the training and write in your log. It stays open while you use it, and closes on {expires.ToString("d MMMM yyyy", CultureInfo.InvariantCulture)} or {ClientLinks.DaysAfterUse} days after you last used it, whichever is later.
+         Sharp pain stops an exercise. With heart or blood pressure trouble, dizziness or chest pain, ask a physician first.
+
+         {coachName}
+         """;
+
+    /// <summary>Posts what was prepared for versions that are kept as sent, and drops what was prepared for none; at the start, when nothing is being sent.</summary>
+    internal async Task FinishAsync()
+    {
+        foreach (var letter in post.Waiting())
+        {
+            if (await links.WasSentAsync(letter.Name[^IdLength..]))
+            {
+                PostWaiting(letter);
+            }
+            else
+            {
+                letter.Drop();
+            }
+        }
+    }
+
+    /// <summary>Link and version are safe by now: a letter that cannot be moved waits for the next start.</summary>
+    private void PostWaiting(PreparedMessage letter)
+    {
+        try
+        {
+            letter.Post();
+        }
+        catch (Exception closed) when (closed is IOException or UnauthorizedAccessException)
+        {
+            CannotPost(log, closed);
+        }
+    }
+
+    [LoggerMessage(LogLevel.Error, "The outbox cannot be written")]
+    private static partial void CannotPost(ILogger log, Exception closed);
 
     private static DateOnly Later(DateOnly a, DateOnly b) => a > b ? a : b;
 

@@ -36,7 +36,7 @@ internal static class LogEndpoints
         await progresses.FindAsync(user.CoachId(), id) is { } progress ? TypedResults.Ok(progress.View) : Answers.Missing("client");
 
     private static async Task<Results<Ok<ProgressView>, ValidationProblem, ProblemHttpResult>> SaveAsync(
-        string id, LogForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans, SetLogs logs, LogLessons lessons, Progresses progresses, TimeProvider clock)
+        string id, LogForm form, ClaimsPrincipal user, Database database, Cases cases, Storage.Plans plans, SetLogs logs, LogLessons lessons, Progresses progresses, TimeProvider clock)
     {
         string coach = user.CoachId();
         if (await cases.FindAsync(coach, id) is not { } about)
@@ -62,12 +62,21 @@ internal static class LogEndpoints
         var changes = form.Sets.Any(s => s.On < today) ? await plans.ChangesAsync(coach, id) : [];
         var asked = form.Sets.Select(s => s.On).Distinct().ToDictionary(
             day => day, day => new AskedAs(plan.AskedOn(changes, day).OrderBy(a => a.Place == about.Place.Id ? 0 : 1).Select(a => (a.Line, a.Prescription))));
-        var taken = await logs.SaveAsync(coach, id, form.Sets.Select(set => new AskedSet(set with { At = clock.GetUtcNow() }, asked[set.On].Of(set))));
-        if (taken.Count > 0)
+        await using (var writing = await Writing.BeginAsync(database))
         {
-            return Answers.Invalid(
-                [.. form.Sets.Select((set, i) => (set, i)).Where(p => taken.Contains(p.set.Id))
-                    .Select(p => new InputProblem($"sets[{p.i}].id", "This set's number is another's already: reload the page and log it anew. The others are kept."))]);
+            var saved = await logs.SaveAsync(
+                coach, id, form.Sets.Select(set => new AskedSet(set with { At = clock.GetUtcNow() }, asked[set.On].Of(set))), new(user.CoachName(), clock.GetUtcNow()), writing);
+            InputProblem[] taken =
+            [
+                .. saved.Index().Where(s => s.Item.Arrival is null)
+                    .Select(s => new InputProblem($"sets[{s.Index}].id", "This set's number is another's already: reload the page and log it anew.")),
+            ];
+            if (taken.Length > 0)
+            {
+                return Answers.Invalid(taken);
+            }
+
+            await writing.CommitAsync();
         }
 
         var learned = await lessons.LearnAsync(coach, id);

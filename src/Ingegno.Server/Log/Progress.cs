@@ -14,11 +14,13 @@ namespace Ingegno.Server.Log;
 /// <param name="Moves">What the log taught lately, newest first.</param>
 /// <param name="Hindsight">What was forecast of each set shown, when all before it was known.</param>
 /// <param name="Overwritten">What sets said before they were corrected, or on another phone.</param>
+/// <param name="Gone">What was trained on lines that are not in the plan now.</param>
 /// <param name="Continuity">Estimated maximum per strength family through gym and home.</param>
 public sealed record ProgressView(
     ImmutableArray<LineProgress> Lines, long PlanVersion, DateOnly Today, ImmutableArray<LearnedMove> Moves, ImmutableArray<SetHindsight> Hindsight,
     ImmutableArray<SessionNote> Notes, Learned Learned, ImmutableArray<Continuity> Continuity,
-    ImmutableArray<PersonalBest> Bests, ImmutableArray<SetLog> Overwritten, ImmutableArray<SwapMark> Swaps);
+    ImmutableArray<PersonalBest> Bests, ImmutableArray<SetLog> Overwritten, ImmutableArray<SwapMark> Swaps,
+    ImmutableArray<GoneLine> Gone);
 
 /// <summary>A day a line became another exercise, for the continuity line of their families.</summary>
 public sealed record SwapMark(DateOnly On, string Was, string Became, ImmutableArray<string> Families);
@@ -26,14 +28,15 @@ public sealed record SwapMark(DateOnly On, string Was, string Became, ImmutableA
 /// <summary>How a client goes on: the plan, the log, what it taught and what follows.</summary>
 internal sealed record Progress(
     ImmutableArray<LineProgress> Lines, Versioned<Plan> Plan, DateOnly Today, LogLesson Learned, ImmutableArray<SessionNote> Notes,
-    ImmutableArray<Continuity> Continuity, ImmutableArray<PersonalBest> Bests, ImmutableArray<SetLog> Overwritten, ImmutableArray<SwapMark> Swaps)
+    ImmutableArray<Continuity> Continuity, ImmutableArray<PersonalBest> Bests, ImmutableArray<SetLog> Overwritten, ImmutableArray<SwapMark> Swaps,
+    ImmutableArray<GoneLine> Gone)
 {
     private const int MostMoves = 12;
 
     internal ProgressView View => new(
         Lines, Plan.Version, Today, [.. Learned.Lesson.Moves.Reverse().Take(MostMoves)],
         [.. Lines.SelectMany(l => l.Logs).Select(s => Learned.Lesson.Hindsight.GetValueOrDefault(s.Id)).OfType<SetHindsight>()],
-        Notes, Learned.Lesson.Learned, Continuity, Bests, Overwritten, Swaps);
+        Notes, Learned.Lesson.Learned, Continuity, Bests, Overwritten, Swaps, Gone);
 }
 
 /// <summary>Reads it.</summary>
@@ -52,13 +55,13 @@ internal sealed class Progresses(Cases cases, Storage.Plans plans, SetLogs logs,
         var today = about.Today(clock);
         var training = await trainings.OfClientAsync(coach, client, today);
         var (lesson, trained) = learned ??= (await lessons.ReadAsync(coach, client))!;
+        var lines = PlanProgress.Everywhere(about.Profile, about.Home, about.ClientPlaces, about.Rules, plan.Value, training, today);
         return new(
-            PlanProgress.Everywhere(about.Profile, about.Home, about.ClientPlaces, about.Rules, plan.Value, training, today),
-            plan, today, learned, [.. training.Notes],
+            lines, plan, today, learned, [.. training.Notes],
             Continuity.Of(lesson, StrengthAnchors.Of(about.Profile with { Learned = Learned.Nothing }, Catalogue.Shipped), Catalogue.Shipped),
             PersonalBests.Of(trained, Catalogue.Shipped),
             [.. await logs.OverwrittenAsync(coach, client, today.AddDays(-Training.Days))],
-            [.. Swaps(await plans.ChangesAsync(coach, client), plan.Value.Place)]);
+            [.. Swaps(await plans.ChangesAsync(coach, client), plan.Value.Place)], PlanProgress.Gone(lines, training));
     }
 
     private static IEnumerable<SwapMark> Swaps(IReadOnlyList<PlanChange> changes, string? place) =>

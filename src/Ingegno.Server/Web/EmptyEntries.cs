@@ -11,7 +11,7 @@ internal static class EmptyEntries
 {
     internal static void UseNoEmptyEntries(this WebApplication app) => app.Use(async (context, next) =>
     {
-        if (!context.Request.HasJsonContentType())
+        if (!context.Request.HasJsonContentType() || context.GetEndpoint()?.Metadata.GetMetadata<ReadEntryByEntry>() is not null)
         {
             await next(context);
             return;
@@ -83,4 +83,14 @@ internal static class EmptyEntries
 
         internal string Name { get; set; } = "";
     }
+}
+
+/// <summary>Marks what reads a list entry by entry: one that is empty is answered there, by itself.</summary>
+internal sealed class ReadEntryByEntry
+{
+    private ReadEntryByEntry()
+    {
+    }
+
+    internal static ReadEntryByEntry Instance { get; } = new();
 }

@@ -19,6 +19,7 @@ internal sealed partial class PlainErrors(IProblemDetailsService problems, ILogg
             {
                 Status = 413,
                 Title = "That is more than can be sent at once: split it into smaller parts.",
+                Detail = exception.Message,
             },
             BadHttpRequestException bad => new ProblemDetails { Status = bad.StatusCode, Title = "The request could not be read.", Detail = bad.Message },
             _ => null,
@@ -29,7 +30,7 @@ internal sealed partial class PlainErrors(IProblemDetailsService problems, ILogg
             problem = new ProblemDetails
             {
                 Status = 500,
-                Title = "Something went wrong here, not with what you typed. Nothing was changed; try again.",
+                Title = "Something went wrong here, not with what you typed. Reload to see whether it was kept, then try again.",
             };
         }
 

@@ -1,5 +1,6 @@
 using Ingegno.Core.Anatomy;
 using Ingegno.Core.Programmes;
+using Ingegno.Core.Progression;
 using Ingegno.Core.Quantities;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
@@ -33,6 +34,11 @@ internal sealed class QuantitySchemas : IOpenApiSchemaTransformer
         {
             schema.Type = JsonSchemaType.String | NullIfNullable(context);
             schema.Description = "lowering-pause-lifting-pause in seconds, such as 3-1-X-0";
+        }
+        else if (type == typeof(SaidReserve))
+        {
+            schema.Type = JsonSchemaType.Number | JsonSchemaType.String | NullIfNullable(context);
+            schema.Description = "repetitions left: a number, a range such as \"5-6\", or \"7+\"";
         }
         else if (type == typeof(MuscleShares))
         {

@@ -143,7 +143,7 @@ internal sealed class PlanHistories : IScript
             WHERE place > 1
             """, transaction: transaction).ToArray())
         {
-            var set = SetLogs.Find(connection, transaction, twice.Id);
+            var set = SetLogs.FindFormer(connection, transaction, twice.Id);
             connection.Execute(
                 "INSERT INTO set_log_before (id, coach_id, client_id, document) VALUES (@Id, @Coach, @Client, @document) ON CONFLICT DO NOTHING",
                 new { twice.Id, twice.Coach, twice.Client, document = Json(set) }, transaction);

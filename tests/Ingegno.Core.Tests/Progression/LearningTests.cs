@@ -15,7 +15,7 @@ public class LearningTests
     private static readonly StrengthAnchors Anchors = StrengthAnchors.Of(People.Man, Catalogue.Shipped);
 
     /// <summary>Sessions of three sets, each so many repetitions better than the forecast of a fresh set says.</summary>
-    private static Lesson After(int sessions, int better, double? reserve = 0, StopReason? stopped = null, double kilograms = 24)
+    private static Lesson After(int sessions, int better, SaidReserve? reserve = null, StopReason? stopped = null, double kilograms = 24)
     {
         var line = Line(kilograms);
         int fresh = Fresh(kilograms);
@@ -23,7 +23,7 @@ public class LearningTests
             from session in Enumerable.Range(0, sessions)
             from set in Enumerable.Range(0, 3)
             select new TrainedSet(
-                new SetLog(Guid.NewGuid(), 1, Row.Id, People.Today.AddDays(session * 3), set + 1, line.Load, Math.Max(1, fresh - (set * 2) + better), reserve)
+                new SetLog(Guid.NewGuid(), 1, Row.Id, People.Today.AddDays(session * 3), set + 1, line.Load, Math.Max(1, fresh - (set * 2) + better), reserve ?? 0)
                 {
                     Stopped = stopped,
                     RestBefore = set == 0 ? null : Duration.FromMinutes(5),
@@ -114,8 +114,8 @@ public class LearningTests
     }
 
     [Fact]
-    public void Four_or_more_left_is_a_floor_and_never_lowers_anything() =>
-        After(3, -8, reserve: 4).Learned.Anchors.Single().Maximum.Kilograms.ShouldBeGreaterThanOrEqualTo(Anchors.For(Row)!.Maximum.Kilograms * 0.999);
+    public void Seven_or_more_left_is_a_floor_and_never_lowers_anything() =>
+        After(3, -8, SaidReserve.OrMore(7)).Learned.Anchors.Single().Maximum.Kilograms.ShouldBeGreaterThanOrEqualTo(Anchors.For(Row)!.Maximum.Kilograms * 0.999);
 
     [Fact]
     public void Factors_stay_within_their_bounds_whatever_is_logged() =>

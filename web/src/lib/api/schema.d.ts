@@ -1047,6 +1047,14 @@ export interface components {
             subject: string;
             answer: components["schemas"]["Answer"];
         };
+        /** @description A set whose day the phone's clock cannot tell: it stays on the phone until the client has said it. */
+        AskedEntry: {
+            /** Format: uuid */
+            id: string;
+            question: string;
+            /** Format: date */
+            suggested: string;
+        };
         /** @description What a line asked on a day. */
         AskedOn: {
             /** Format: date */
@@ -2467,6 +2475,18 @@ export interface components {
             /** Format: int32 */
             level: number;
         };
+        /** @description An entry that is safe now. */
+        KeptEntry: {
+            /** Format: uuid */
+            id: string;
+            /**
+             * Format: int32
+             * @description Of what stands, to name in a correction; 0 for notes.
+             */
+            version: number;
+            /** @description Something else stands that its writer had not seen: both are kept, and the coach says which holds. */
+            conflict: boolean;
+        };
         /** @description Something one trains with: dumbbells, a kettlebell, a bag with contents, a band, straps. */
         KitItem: components["schemas"]["KitItemFixedWeights"] | components["schemas"]["KitItemPlateLoadedHandles"] | components["schemas"]["KitItemPlateLoadedBar"] | components["schemas"]["KitItemContainer"] | components["schemas"]["KitItemVessels"] | components["schemas"]["KitItemBand"] | components["schemas"]["KitItemStraps"] | components["schemas"]["KitItemSliders"] | components["schemas"]["KitItemScale"];
         /** @description Elastic bands, told by their own pulls: colours mean nothing between makers. */
@@ -2758,6 +2778,7 @@ export interface components {
         };
         /** @description A last set asked to the true limit. */
         LimitSet: {
+            /** @description Its key. */
             session: string;
             /** Format: int32 */
             line: number;
@@ -2981,21 +3002,41 @@ export interface components {
             /** @description What pain over 5 on it leaves out, by where it hurts; worked out when the link is opened (HeldLines). */
             leavesOut: components["schemas"]["PainBranch"][];
         };
-        /** @description What the phone sends: everything logged since the last answer, with its own clock. */
+        /**
+         * @description What the phone sends: everything logged since the last answer, with its own clock. Each entry is read, kept or refused by itself: one that
+         *     cannot be right never keeps another back.
+         */
         LinkLogForm: {
             /** Format: date-time */
-            phoneNow: string;
+            phoneNow: null | string;
             sets: components["schemas"]["SetLog"][];
-            notes: components["schemas"]["SessionNote"][];
+            notes: components["schemas"]["LinkNote"][];
         };
-        /** @description What was kept. Sending the same again changes nothing. */
+        /** @description What became of each entry. Sending the same again changes nothing. */
         LinkLogView: {
-            /** @description Ids of sets that are safe now. */
-            kept: string[];
-            refused: components["schemas"]["RefusedSet"][];
-            refusedNotes: components["schemas"]["RefusedNote"][];
-            /** @description Something the client should know, such as a clock that is wrong; null for nothing. */
-            word: null | string;
+            kept: components["schemas"]["KeptEntry"][];
+            refused: components["schemas"]["RefusedEntry"][];
+            asked: components["schemas"]["AskedEntry"][];
+            /**
+             * Format: date
+             * @description The client's day by the server's clock.
+             */
+            today: string;
+        };
+        /** @description A session's note as the phone sends it. */
+        LinkNote: {
+            session: string;
+            /** Format: date */
+            on: string;
+            felt: null | components["schemas"]["Felt"];
+            /** Format: int32 */
+            sore: null | number;
+            /**
+             * Format: uuid
+             * @description Made on the phone, to answer it by.
+             */
+            id: null | string;
+            note: components["schemas"]["SessionNote"];
         };
         /** @description The same plan in one place of the client. */
         LinkPlace: {
@@ -3022,6 +3063,8 @@ export interface components {
             coolDown: components["schemas"]["GivenDrill"][];
             lines: components["schemas"]["LinkLine"][];
             steps: components["schemas"]["LinkStep"][];
+            /** @description Tells it from the others of its place, in words: the heading, counted where two are alike; given when the link is opened (SessionNames). */
+            key: string;
         };
         /** @description A set to do, in the order of the session. */
         LinkStep: {
@@ -3038,6 +3081,8 @@ export interface components {
         };
         /** @description What a link opens to: the frozen programme, and what is known of the last days. */
         LinkView: {
+            /** @description Whose it is: what waits on a phone is sent by any link of the same client. */
+            clientId: string;
             programme: components["schemas"]["LinkProgramme"];
             /** Format: date-time */
             sentAt: string;
@@ -3771,6 +3816,8 @@ export interface components {
             /** @description What sets said before they were corrected, or on another phone. */
             overwritten: components["schemas"]["SetLog"][];
             swaps: components["schemas"]["SwapMark"][];
+            /** @description What was trained on lines that are not in the plan now. */
+            gone: components["schemas"]["GoneLine"][];
         };
         /** @description A decision that waits, spelled out. */
         Proposal: {
@@ -3796,7 +3843,7 @@ export interface components {
          * @description What a proposal is about, worst first: the order the Desk ranks by.
          * @enum {unknown}
          */
-        ProposalKind: "pain" | "unsafeSetUp" | "painAgain" | "fixtureReport" | "unready" | "missed" | "unsent" | "return" | "deload" | "stuck" | "change" | "earned" | "ready" | "felt" | "crutch" | "stillHeld" | "review";
+        ProposalKind: "pain" | "unsafeSetUp" | "painAgain" | "toldTwice" | "fixtureReport" | "unready" | "missed" | "unsent" | "return" | "deload" | "stuck" | "change" | "earned" | "ready" | "felt" | "crutch" | "stillHeld" | "review";
         /** @description What a band gives along a movement, as the masses that would weigh the same. */
         PullAlong: {
             start: components["schemas"]["Mass"];
@@ -3927,17 +3974,12 @@ export interface components {
             name: string;
             reasons: components["schemas"]["Refusal"][];
         };
-        /** @description A note that could not be kept, with what to do. */
-        RefusedNote: {
-            session: string;
-            /** Format: date */
-            on: string;
-            reason: string;
-        };
-        /** @description A set that could not be kept, with what to do; it stays on the phone. */
-        RefusedSet: {
+        /** @description An entry that could not be kept, with what to do; it stays on the phone. */
+        RefusedEntry: {
             /** Format: uuid */
-            id: string;
+            id: null | string;
+            /** @description Where it stood in what was sent: "sets[2]". */
+            entry: string;
             reason: string;
         };
         /** @description What one click would do about a finding. */
@@ -4349,11 +4391,8 @@ export interface components {
              * @description Done, per side where one limb works; seconds for held work.
              */
             repetitions: number;
-            /**
-             * Format: double
-             * @description Repetitions that were left; null when nobody said.
-             */
-            reserve: null | number;
+            /** @description repetitions left: a number, a range such as "5-6", or "7+" */
+            reserve: null | number | string;
             /**
              * Format: int32
              * @description 0 to 10.
@@ -4381,6 +4420,12 @@ export interface components {
              * @description When it was done, by the clock of the phone it was logged on.
              */
             at: null | string;
+            /**
+             * Format: int32
+             * @description How often it was written: 1 as first kept, one more with each correction. In what is sent, the version of the set it was made from; 0 for
+             *     one that is logged for the first time.
+             */
+            version: number;
         };
         /** @description What one written set asks: an exact count has equal ends. */
         SetTarget: {
@@ -5283,15 +5328,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LinkLogView"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };

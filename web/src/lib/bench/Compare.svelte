@@ -40,7 +40,7 @@
 					<p>{side.decided}</p>
 					{#if side.loses.length > 0}<p class="text-soft">Given up: {side.loses.join('; ')}</p>{/if}
 					<Leanings leanings={side.leanings} />
-					{#each side.prescription.placement as place (place)}<p class="text-soft">{place}</p>{/each}
+					{#each side.prescription.placement as place, i (i)}<p class="text-soft">{place}</p>{/each}
 					<button
 						class="btn btn-sm mt-2 {at === 0 ? '' : 'btn-neutral'}"
 						onclick={() => (at === 0 ? dialog.close() : ontake(side.prescription.exercise))}

@@ -11,12 +11,12 @@
 			<b>{title}</b>: {drills.map((d) => `${d.name.toLowerCase()} ${d.dose}`).join(', ')}
 		</summary>
 		<ul class="grid grid-cols-2 gap-x-6 py-1">
-			{#each drills as drill (drill.drill)}
+			{#each drills as drill, i (i)}
 				<li>
 					<b>{drill.name}</b>
 					{drill.dose} <span class="text-soft">{drill.why}</span>
 					<span class="text-soft block">{[...drill.setUp, ...drill.cues].join('. ')}.</span>
-					{#each drill.cautions as caution (caution)}<span class="text-accent block">{caution}</span>{/each}
+					{#each drill.cautions as caution, i (i)}<span class="text-accent block">{caution}</span>{/each}
 				</li>
 			{/each}
 		</ul>

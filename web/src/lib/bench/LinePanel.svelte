@@ -73,10 +73,10 @@
 	</p>
 {/if}
 {#if line.gap}<Gap gap={line.gap} ontake={take} />{/if}
-{#each intent?.notes ?? [] as note (note)}<p class="text-accent mb-1 text-[12.5px]">{note}</p>{/each}
+{#each intent?.notes ?? [] as note, i (i)}<p class="text-accent mb-1 text-[12.5px]">{note}</p>{/each}
 
 <ol class="mb-1">
-	{#each line.alternatives.slice(0, 4) as alternative, i (alternative.prescription.exercise)}
+	{#each line.alternatives.slice(0, 4) as alternative, i (i)}
 		{@const on =
 			alternative === chosen || alternative.prescription.exercise === chosen?.prescription.exercise}
 		<li>
@@ -115,7 +115,7 @@
 			</div>
 		</li>
 	{/each}
-	{#each line.refused.slice(0, 2) as refused (refused.exercise)}
+	{#each line.refused.slice(0, 2) as refused, i (i)}
 		<li class="border-base-300 text-soft border-t px-1.5 py-1 pl-7 text-[13px]">
 			<s class="decoration-1">{refused.name}</s>
 			<span class="block truncate text-xs" title={refused.reasons.map((r) => r.reason).join('; ')}>
@@ -128,7 +128,7 @@
 	<details class="text-[13px]">
 		<summary class="text-soft cursor-pointer">{line.refused.length - 2} more refused, and why</summary>
 		<ul>
-			{#each line.refused.slice(2) as refused (refused.exercise)}
+			{#each line.refused.slice(2) as refused, i (i)}
 				<li class="text-soft"><s>{refused.name}</s>: {refused.reasons.map((r) => r.reason).join('; ')}</li>
 			{/each}
 		</ul>
@@ -172,7 +172,7 @@
 
 {#if chosen && chosen.prescription.cautions.length > 0}
 	<ul class="border-base-content mt-1 border-l-2 pl-2 text-[12.5px] leading-snug" aria-label="Take care">
-		{#each chosen.prescription.cautions as caution (caution)}<li>{caution}</li>{/each}
+		{#each chosen.prescription.cautions as caution, i (i)}<li>{caution}</li>{/each}
 	</ul>
 {/if}
 
@@ -208,7 +208,7 @@
 			</p>
 		{/if}
 		<p class="text-soft mt-1 text-xs">
-			{chosen.prescription.loadInWords}{#each chosen.prescription.placement as place (place)}. {place}{/each}
+			{chosen.prescription.loadInWords}{#each chosen.prescription.placement as place, i (i)}. {place}{/each}
 		</p>
 	</div>
 

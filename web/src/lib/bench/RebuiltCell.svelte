@@ -49,7 +49,7 @@
 	<div class="text-[15px]">
 		{prescription.countInWords}
 		{#if prescription.tempo}<span class="text-soft text-[13px]">tempo</span> {prescription.tempo}{/if}
-		{#each techniquesOf(prescription) as technique (technique)}<span
+		{#each techniquesOf(prescription) as technique, i (i)}<span
 				class="bg-decide mr-1 rounded-sm px-1 text-[13px]">{technique}</span
 			>{/each}
 		<span class="text-soft text-[13px]">rest</span>
@@ -72,7 +72,7 @@
 			>
 		{/if}
 	</div>
-	{#each line.against as against (against)}<div
+	{#each line.against as against, i (i)}<div
 			class="border-accent bg-decide mt-0.5 border-l-4 px-2 text-[12.5px]"
 		>
 			Not as it stands: {against}.
@@ -107,7 +107,7 @@
 			{prescription.finishOn.expected}
 		</div>
 	{/if}
-	{#each line.added as added (added.prescription.exercise)}
+	{#each line.added as added, i (i)}
 		<div class="mt-0.5 text-[13px]">
 			<span class="text-soft">then at once</span>
 			<b>{added.prescription.name}</b>
@@ -116,7 +116,7 @@
 				: ''}
 		</div>
 	{/each}
-	{#each line.behind as drill (drill.drill)}
+	{#each line.behind as drill, i (i)}
 		<div class="mt-0.5 text-[13px]">
 			<span class="text-soft">then</span> <b>{drill.name}</b>
 			{drill.dose} <span class="text-soft">because {drill.why}</span>
@@ -133,7 +133,7 @@
 		The line is kept as typed.
 		{#if line.nearest.length > 0}
 			Meant
-			{#each line.nearest as near, i (near.exercise)}
+			{#each line.nearest as near, i (i)}
 				{i > 0 ? ' or ' : ''}<button class="underline underline-offset-2" onclick={() => onrename(near.name)}
 					>{near.name}</button
 				>{/each}?

@@ -20,7 +20,7 @@
 </script>
 
 <ol bind:this={list} aria-label="Findings">
-	{#each findings as finding, i (`${finding.kind} ${finding.sentence}`)}
+	{#each findings as finding, i (i)}
 		<li
 			class="border-rule border-b py-2 pr-3 pl-3 {i === at ? 'bg-base-100' : ''} {finding.severity === 'note'
 				? 'border-l-4 border-l-transparent'

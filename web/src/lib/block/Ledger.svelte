@@ -32,7 +32,7 @@
 		)
 		.join(', ')}"
 >
-	{#each ticks as tick (tick)}
+	{#each ticks as tick, i (i)}
 		<line
 			x1={x(tick)}
 			x2={x(tick)}

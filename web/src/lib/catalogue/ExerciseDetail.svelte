@@ -108,13 +108,13 @@
 {/if}
 <p class="mt-1 text-[13px]">{e.setUp.join('. ')}. <i>{e.cues.join('. ')}.</i></p>
 <p class="text-soft text-[12.5px]">Goes wrong: {e.faults.join('; ').toLowerCase()}.</p>
-{#each e.emphasis as shift (shift.change)}
+{#each e.emphasis as shift, i (i)}
 	<p class="text-[12.5px]"><b>{shift.change}</b>: more {shift.towards.map(plain).join(', ')}</p>
 {/each}
 <UsualDoses exercise={e.id} />
 {#if e.offByDefault}<p class="text-accent text-[12.5px]">Off by default: {e.offByDefault}.</p>{/if}
 {#if e.cautions.length > 0}
 	<ul class="border-base-content mt-1 border-l-2 pl-2 text-[12.5px]" aria-label="Take care">
-		{#each e.cautions as caution (caution)}<li>{caution}</li>{/each}
+		{#each e.cautions as caution, i (i)}<li>{caution}</li>{/each}
 	</ul>
 {/if}

@@ -30,7 +30,7 @@
 		<p class="text-[15px] leading-snug {urgent ? 'font-semibold' : ''}">{proposal.sentence}</p>
 		{#if figures}
 			<ul class="text-soft mt-1 text-[13px]">
-				{#each proposal.arithmetic as figure (figure)}<li>{figure}</li>{/each}
+				{#each proposal.arithmetic as figure, i (i)}<li>{figure}</li>{/each}
 			</ul>
 			{#if proposal.photo}
 				<img

@@ -36,12 +36,12 @@
 
 <svg width={W} height={H} viewBox="0 0 {W} {H}" role="img" aria-label="Force over length of the band">
 	<path d={range} fill="var(--reach)" />
-	{#each Array.from({ length: Math.floor(most / step) }, (_, i) => (i + 1) * step) as newtons (newtons)}
+	{#each Array.from({ length: Math.floor(most / step) }, (_, i) => (i + 1) * step) as newtons, i (i)}
 		<line x1={L} x2={W - 10} y1={y(newtons)} y2={y(newtons)} stroke="var(--rule)" />
 		<text x={L - 5} y={y(newtons) + 4} text-anchor="end" class="fill-soft text-[11px]">{newtons}</text>
 	{/each}
 	<path d="M{L} 8V{H - B}H{W - 8}" fill="none" stroke="currentColor" stroke-width="1.5" />
-	{#each ticks as tick (tick.s)}
+	{#each ticks as tick, i (i)}
 		<text x={x(tick.at)} y={H - B + 14} text-anchor="middle" class="fill-soft text-[11px]"
 			>{Math.round(tick.at * 100)}</text
 		>

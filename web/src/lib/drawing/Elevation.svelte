@@ -73,7 +73,7 @@
 		{home.room.headroom === null ? 'headroom not measured' : `headroom ${centimetres(headroom)}`}
 	</text>
 	<line x1="10" x2={WIDTH - 8} y1={FLOOR} y2={FLOOR} stroke="currentColor" stroke-width="2" />
-	{#each marks as mark (mark.name)}
+	{#each marks as mark, i (i)}
 		{#if mark.height < tallest}
 			<line x1="66" x2={WIDTH - 8} y1={y(mark.height)} y2={y(mark.height)} stroke="var(--rule)" />
 			<text x="70" y={y(mark.height) - 2} class="fill-soft text-[10.5px]"

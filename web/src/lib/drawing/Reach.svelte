@@ -87,7 +87,7 @@
 						{/if}
 					{/if}
 					<line x1="0" x2={WIDTH} y1="23.5" y2="23.5" stroke="var(--color-base-300)" stroke-width="1.5" />
-					{#each ticks(family) as x (x)}
+					{#each ticks(family) as x, i (i)}
 						<line x1={x} x2={x} y1="10" y2="23" stroke="currentColor" stroke-width="1.2" />
 					{/each}
 				</svg>
@@ -114,7 +114,7 @@
 						<p class="mb-1">What keeps more out: {family.blocked.join('; ')}.</p>
 					{/if}
 					<ul class="grid max-h-52 grid-cols-2 gap-x-8 overflow-auto">
-						{#each [...family.rungs].reverse() as rung (rung.load + rung.words)}
+						{#each [...family.rungs].reverse() as rung, i (i)}
 							<li class="border-rule border-t py-0.5">
 								<b class="inline-block w-16 text-right">{shown(rung.load)}</b>
 								{rung.words}

@@ -106,7 +106,7 @@
 								? ''
 								: ', waits for your verdict on the Desk'}
 							<ul class="text-soft">
-								{#each report.steps as step (step.step)}
+								{#each report.steps as step, i (i)}
 									<li>{step.held ? 'held' : 'did not hold'}: {step.step}</li>
 								{/each}
 							</ul>
@@ -125,7 +125,7 @@
 				<h3 class="text-[15px]">What would be put on it</h3>
 				<p class="text-soft mb-1 text-[12px]">As saved. Peak while moving, against what it may carry.</p>
 				<div class="max-h-[360px] overflow-auto">
-					{#each uses as use (use.exercise + use.role)}
+					{#each uses as use, i (i)}
 						{@const limit = use.mayCarry ?? use.peak}
 						<div class="border-rule border-t py-1 text-[13px]">
 							<div class="flex justify-between gap-3">

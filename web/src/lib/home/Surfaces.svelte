@@ -27,7 +27,7 @@
 	<section aria-label={title}>
 		<h3 class="text-[15px]">{title}</h3>
 		<p class="text-soft mb-1 text-[12px]">{note}</p>
-		{#each steps as step (step.use + step.name + step.height)}
+		{#each steps as step, i (i)}
 			{@const ok = step.verdict.verdict === 'pass'}
 			<div
 				class="border-rule grid grid-cols-[190px_48px_1fr_120px] items-center gap-2 border-t py-[3px] text-[13px]"
@@ -91,7 +91,7 @@
 			<p class="text-soft mb-1 text-[12px]">
 				Within 2 cm: dips between two, a deep pike push-up on three. Each still has to pass.
 			</p>
-			{#each [...view.pairs, ...view.triples] as set (set.ids.join('+'))}
+			{#each [...view.pairs, ...view.triples] as set, i (i)}
 				<div class="border-rule border-t py-[3px] text-[13px]">
 					<b>{set.fixtures.join(' + ')}</b>, {centimetres(set.height)}
 					<span class="text-soft"
@@ -107,7 +107,7 @@
 		<Measure {profile} {unit} />
 		<section aria-label="Anchors">
 			<h3 class="mb-1 text-[15px]">Anchors for bands and straps</h3>
-			{#each view.anchors as anchor (anchor.zone)}
+			{#each view.anchors as anchor, i (i)}
 				<div class="border-rule grid grid-cols-[60px_1fr_auto] gap-2 border-t py-[3px] text-[13px]">
 					<b>{anchor.zone}</b>
 					{#if anchor.fixture}

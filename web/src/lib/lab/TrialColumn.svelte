@@ -81,7 +81,7 @@
 			onpick={(id) => onchange({ exercise: id, geometry: null })}
 		/>
 	</div>
-	{#each wrong as message (message)}
+	{#each wrong as message, i (i)}
 		<p class="border-accent bg-decide mt-1 border-l-4 px-2 py-1 text-[12.5px]" role="alert">{message}</p>
 	{/each}
 
@@ -154,7 +154,7 @@
 			Bouts {bouts.join(' + ')}: {bouts.reduce((sum, b) => sum + b, 0)} in all, 20 s between.
 		</p>
 	{/if}
-	{#each forecast?.told ?? [] as told (told)}<p class="mt-1 text-[12.5px]">{told}.</p>{/each}
+	{#each forecast?.told ?? [] as told, i (i)}<p class="mt-1 text-[12.5px]">{told}.</p>{/each}
 	{#if forecast}
 		<p class="text-soft mt-2 text-[12.5px]">
 			Estimated maximum {massWithUnit(forecast.anchor.maximum, unit)}{forecast.anchor.isTotal
@@ -174,7 +174,7 @@
 			load held still. Partial at best; the set ends when the speed drops.
 		</p>
 	{/if}
-	{#each exercise?.cautions ?? [] as caution (caution)}
+	{#each exercise?.cautions ?? [] as caution, i (i)}
 		<p class="border-base-content mt-1 border-l-2 pl-2 text-[12.5px]">{caution}</p>
 	{/each}
 </section>

@@ -49,7 +49,7 @@
 				</dd>
 			</dl>
 			<ul class="mt-2">
-				{#each view.moves.slice(0, 6) as move (`${move.on} ${move.exercise}`)}
+				{#each view.moves.slice(0, 6) as move, i (i)}
 					<li class="border-rule border-t py-1">
 						<span class="text-soft">{shortDay(move.on)}</span>
 						{move.sentence}

@@ -35,7 +35,7 @@
 				</tr>
 			</thead>
 			<tbody>
-				{#each view?.lines.filter((l) => l.session === session) ?? [] as line (line.line)}
+				{#each view?.lines.filter((l) => l.session === session) ?? [] as line, i (i)}
 					<tr class="border-rule border-b align-top">
 						<td class="py-1.5">
 							{line.written}
@@ -61,7 +61,7 @@
 	{#if view && view.better.length > 0}
 		<h2 class="mt-5 text-[16px]">What got better at home</h2>
 		<ul class="list-disc pl-5">
-			{#each view.better as sentence (sentence)}<li>{sentence}</li>{/each}
+			{#each view.better as sentence, i (i)}<li>{sentence}</li>{/each}
 		</ul>
 	{/if}
 </div>

@@ -18,7 +18,7 @@
 				<details>
 					<summary class="text-soft cursor-pointer">the arithmetic</summary>
 					<ul>
-						{#each step.arithmetic as figure (figure)}<li>{figure}</li>{/each}
+						{#each step.arithmetic as figure, i (i)}<li>{figure}</li>{/each}
 					</ul>
 				</details>
 			{/if}

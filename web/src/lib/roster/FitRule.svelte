@@ -16,7 +16,7 @@
 >
 	<rect x={x(0)} y="8" width={x(POOR) - x(0)} height="10" fill="url(#hatch-short)" />
 	<line x1={x(0)} x2={x(1)} y1="18" y2="18" stroke="currentColor" stroke-width="1" />
-	{#each moved.lines as line (line.line)}
+	{#each moved.lines as line, i (i)}
 		<line
 			x1={x(line.fit)}
 			x2={x(line.fit)}

@@ -76,7 +76,7 @@
 		<button class="go mt-5" onclick={ondone}>Back</button>
 	{:else}
 		<ol class="mt-3">
-			{#each fixture.steps.slice(0, Math.min(at + 1, fixture.steps.length)) as step, i (step)}
+			{#each fixture.steps.slice(0, Math.min(at + 1, fixture.steps.length)) as step, i (i)}
 				<li class="border-rule border-b py-3">
 					<p class="text-[18px]">{i + 1}. {step}</p>
 					{#if i === at && !over}

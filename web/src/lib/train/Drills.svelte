@@ -9,7 +9,7 @@
 	<section class="mt-4">
 		<h2 class="text-[19px]">{title}</h2>
 		<ul>
-			{#each drills as drill (drill.drill)}
+			{#each drills as drill, i (i)}
 				<li class="border-rule border-b py-1.5">
 					<details>
 						<summary class="flex cursor-pointer justify-between gap-3">

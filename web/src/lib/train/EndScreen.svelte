@@ -20,7 +20,7 @@
 	Done: {Object.keys(run.done).length}
 	{Object.keys(run.done).length === 1 ? 'set' : 'sets'}
 </h1>
-{#each out as line (line.line)}
+{#each out as line, i (i)}
 	<p class="text-soft mt-1 text-[15px]">{line.prescription.name}: {run.standing.leftOut[line.line]}.</p>
 {/each}
 

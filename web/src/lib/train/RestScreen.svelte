@@ -31,7 +31,7 @@
 </p>
 <p class="text-soft mt-1 text-[15px]">{clock(run.restAsked)} asked; the rest you really take is noted.</p>
 
-{#each behind as drill (drill.drill)}
+{#each behind as drill, i (i)}
 	<p class="border-primary mt-4 border-l-4 pl-3 text-[16px]">
 		Meanwhile: <b>{drill.name}</b>, {drill.dose}. {[...drill.setUp, ...drill.cues].join('. ')}.
 	</p>
@@ -44,10 +44,10 @@
 		</p>
 		<h1 class="text-[25px] leading-tight">{line.prescription.name}</h1>
 		<p class="mt-1 font-semibold first-letter:uppercase">{line.prescription.loadInWords}</p>
-		{#each line.prescription.placement as place (place)}<p class="text-soft text-[15px]">{place}</p>{/each}
+		{#each line.prescription.placement as place, i (i)}<p class="text-soft text-[15px]">{place}</p>{/each}
 		{#if run.step?.set === 1}
 			<ol class="mt-2 list-decimal pl-5 text-[15px]">
-				{#each line.prescription.setUp as how (how)}<li>{how}</li>{/each}
+				{#each line.prescription.setUp as how, i (i)}<li>{how}</li>{/each}
 			</ol>
 		{/if}
 	</section>

@@ -143,13 +143,13 @@
 	<details class="mt-4">
 		<summary class="cursor-pointer font-semibold">How to set it up and do it</summary>
 		<ol class="mt-1 list-decimal pl-5 text-[15px]">
-			{#each p.setUp as how (how)}<li>{how}</li>{/each}
+			{#each p.setUp as how, i (i)}<li>{how}</li>{/each}
 		</ol>
 		<ul class="mt-1 list-disc pl-5 text-[15px]">
-			{#each p.cues as cue (cue)}<li>{cue}</li>{/each}
+			{#each p.cues as cue, i (i)}<li>{cue}</li>{/each}
 		</ul>
 	</details>
-	{#each p.cautions as caution (caution)}
+	{#each p.cautions as caution, i (i)}
 		<p class="border-accent bg-decide mt-2 border-l-4 px-3 py-1.5 text-[15px]">{caution}</p>
 	{/each}
 	{#if hurting}

@@ -56,7 +56,7 @@
 	</section>
 {/if}
 
-{#each held as line (line.line)}
+{#each held as line, i (i)}
 	<p class="border-accent bg-decide mt-4 border-l-4 px-3 py-2 text-[15px]">
 		{line.name}: {line.why}.
 	</p>
@@ -66,7 +66,7 @@
 	<section class="mt-4">
 		<h2 class="text-[19px]">Put out before you start</h2>
 		<ul>
-			{#each session.layOut as thing (thing.thing)}
+			{#each session.layOut as thing, i (i)}
 				<li class="border-rule border-b py-1.5">
 					<b>{thing.thing}</b>{thing.settings.length > 0 ? `: ${thing.settings.join(', then ')}` : ''}
 				</li>
@@ -89,7 +89,7 @@
 				value={run.standing.session}
 				onchange={(e) => run.choose(run.standing.place, e.currentTarget.value)}
 			>
-				{#each run.place?.sessions ?? [] as other (other.title)}<option>{other.title}</option>{/each}
+				{#each run.place?.sessions ?? [] as other, i (i)}<option>{other.title}</option>{/each}
 			</select></label
 		>
 	</section>
@@ -98,7 +98,7 @@
 {#if run.place && run.place.toCheck.length > 0}
 	<section class="mt-5">
 		<h2 class="text-[17px]">The coach asks you to check</h2>
-		{#each run.place.toCheck as fixture (fixture.id)}
+		{#each run.place.toCheck as fixture, i (i)}
 			<button class="answer mt-2 w-full" onclick={() => oncheck(fixture)}>{fixture.name}</button>
 		{/each}
 	</section>
@@ -111,5 +111,5 @@
 		face without a safe way down; nobody alone under a bar. With heart or blood pressure trouble, pregnancy,
 		recent surgery, dizziness or chest pain, ask a physician first; for joints, a physiotherapist.
 	</p>
-	{#each run.view.programme.cautions as caution (caution)}<p class="text-soft mt-1">{caution}</p>{/each}
+	{#each run.view.programme.cautions as caution, i (i)}<p class="text-soft mt-1">{caution}</p>{/each}
 </section>

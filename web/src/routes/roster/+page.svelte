@@ -116,10 +116,10 @@
 								{#if m.lines.some((l) => l.stands)}<span class="text-soft block"
 										>{m.lines.filter((l) => l.stands).length} of {m.lines.length} lines stand as they are</span
 									>{/if}
-								{#each changing(m) as line (line.line)}<span class="block"
+								{#each changing(m) as line, i (i)}<span class="block"
 										>{line.was} → <b class="font-semibold">{line.becomes ?? 'nothing'}</b></span
 									>{/each}
-								{#each m.exceptions.slice(0, 3) as exception (exception)}
+								{#each m.exceptions.slice(0, 3) as exception, i (i)}
 									<span class="border-accent mb-0.5 block border-l-4 pl-2">{exception}</span>
 								{:else}
 									<span class="text-soft">nothing speaks against it</span>

@@ -123,7 +123,7 @@
 		<summary class="text-soft cursor-pointer">every step, with the time to repack from the one before</summary
 		>
 		<ul class="max-h-40 overflow-auto">
-			{#each steps as step (step.load)}
+			{#each steps as step, i (i)}
 				<li>
 					<b class="inline-block w-14 text-right">{shownMass(step.load, unit)}</b>
 					{step.words} <span class="text-soft">{step.seconds} s</span>

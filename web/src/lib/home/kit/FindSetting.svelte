@@ -66,7 +66,7 @@
 		</div>
 	</div>
 	<ul class="mt-1 text-[12.5px]" aria-live="polite">
-		{#each found as rung (rung.words)}
+		{#each found as rung, i (i)}
 			<li class="border-rule flex justify-between gap-4 border-t py-0.5">
 				<span>{rung.words}</span><span class="text-soft whitespace-nowrap">{rung.pulls}</span>
 			</li>

@@ -25,7 +25,7 @@
 	<details class="text-[12.5px]">
 		<summary class="text-soft cursor-pointer">recipes</summary>
 		<ul class="max-h-40 overflow-auto">
-			{#each rungs as rung (rung.load)}
+			{#each rungs as rung, i (i)}
 				<li>
 					<b class="inline-block w-14 text-right">{shownMass(rung.load, unit)}</b>
 					{rung.recipe.text}

@@ -254,7 +254,7 @@
 								that long.
 							</p>{/if}
 						<ol class="list-decimal pl-5 text-[13px]">
-							{#each fitted.view.steps as step (step)}<li>{step}</li>{/each}
+							{#each fitted.view.steps as step, i (i)}<li>{step}</li>{/each}
 						</ol>
 					</section>
 				{/if}
@@ -266,10 +266,10 @@
 								>fold away</button
 							>
 						</div>
-						{#each solved.obstacles as obstacle (obstacle)}<p class="text-accent text-[13px]">
+						{#each solved.obstacles as obstacle, i (i)}<p class="text-accent text-[13px]">
 								{obstacle}
 							</p>{/each}
-						{#each solved.outcome.sentences as sentence (sentence)}<p class="text-[13px]">
+						{#each solved.outcome.sentences as sentence, i (i)}<p class="text-[13px]">
 								{sentence}
 							</p>{/each}
 						<p class="text-soft text-[12px]">

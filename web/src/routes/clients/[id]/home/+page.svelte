@@ -94,7 +94,7 @@
 	{#if survey.stale}<button class="btn btn-xs" onclick={() => survey.reload()}>Load the newer one</button
 		>{/if}
 </Notice>
-{#each view.doubts as doubt (doubt.path)}
+{#each view.doubts as doubt, i (i)}
 	<Notice text={doubt.message}>
 		<button class="btn btn-xs" onclick={() => survey.correct(doubt.path, doubt.instead)}
 			>Make it {massWithUnit(doubt.instead, unit)}</button

@@ -175,7 +175,7 @@
 									: ''}
 							</span>
 							<span class="text-soft block text-[12.5px]">{line.prescription.loadInWords}</span>
-							{#each line.former as former (former.exercise)}<span class="text-soft block text-[12.5px]"
+							{#each line.former as former, i (i)}<span class="text-soft block text-[12.5px]"
 									>before: {former.name}, {former.sets} sets to {shortDay(former.last)}, best {former.best}</span
 								>{/each}
 							{#if line.prescription.finishOn}<span class="text-soft block text-[12.5px]"

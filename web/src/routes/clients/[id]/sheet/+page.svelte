@@ -53,7 +53,7 @@
 			>At
 			<select class="select select-sm bg-base-100 w-40" bind:value={elsewhere}>
 				<option value={null}>{plan.placeName}</option>
-				{#each plan.elsewhere as place (place.place)}<option value={place.place}>{place.name}</option>{/each}
+				{#each plan.elsewhere as place, i (i)}<option value={place.place}>{place.name}</option>{/each}
 			</select>
 		</label>
 	{/if}
@@ -132,7 +132,7 @@
 					{#if session.layOut.length > 0}
 						<p class="mb-1 text-[12px]">
 							<b>Put out before you start:</b>
-							{#each session.layOut as thing, t (thing.thing)}{t > 0 ? '; ' : ''}<b class="font-semibold"
+							{#each session.layOut as thing, t (t)}{t > 0 ? '; ' : ''}<b class="font-semibold"
 									>{thing.thing}</b
 								>{thing.settings.length > 0 ? `: ${thing.settings.join(', then ')}` : ''}{/each}.
 						</p>
@@ -164,7 +164,7 @@
 										<td class="py-1 pr-3">
 											<b class="font-display text-[15px]">{p.name}</b>
 											<div class="font-semibold">{p.loadInWords}</div>
-											{#each p.placement as place (place)}<div>{place}</div>{/each}
+											{#each p.placement as place, i (i)}<div>{place}</div>{/each}
 											<div>{p.setUp.join('. ')}.</div>
 											<div class="italic">{p.cues.join('. ')}.</div>
 										</td>
@@ -194,7 +194,7 @@
 										>
 									{/if}
 								</tr>
-								{#each line.behind as drill (drill.drill)}
+								{#each line.behind as drill, i (i)}
 									<tr class="border-base-300 break-inside-avoid border-b align-top">
 										<td></td>
 										<td class="py-1 pr-3" colspan="2"
@@ -221,7 +221,7 @@
 				physician before the first session; for joints, a physiotherapist. This sheet does not replace either.
 				{#if cautions.length > 0}
 					<ul class="mt-1 list-disc pl-4">
-						{#each cautions as caution (caution)}<li>{caution}</li>{/each}
+						{#each cautions as caution, i (i)}<li>{caution}</li>{/each}
 					</ul>
 				{/if}
 			</footer>
