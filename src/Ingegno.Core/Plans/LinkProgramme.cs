@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 using Ingegno.Core.Anatomy;
 using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
@@ -80,8 +81,10 @@ public sealed record LinkLogForm(DateTimeOffset? PhoneNow, ImmutableArray<SetLog
 
 /// <summary>A session's note as the phone sends it.</summary>
 /// <param name="Id">Made on the phone, to answer it by.</param>
-public sealed record LinkNote(string Session, DateOnly On, Felt? Felt = null, int? Sore = null, Guid? Id = null)
+/// <param name="At">By the phone's clock; null where the day is known otherwise.</param>
+public sealed record LinkNote(string Session, DateOnly On, Felt? Felt = null, int? Sore = null, Guid? Id = null, DateTimeOffset? At = null)
 {
+    [JsonIgnore]
     public SessionNote Note => new(Session, On, Felt, Sore);
 }
 
@@ -94,7 +97,7 @@ public sealed record KeptEntry(Guid Id, int Version, bool Conflict);
 /// <param name="Entry">Where it stood in what was sent: "sets[2]".</param>
 public sealed record RefusedEntry(Guid? Id, string Entry, string Reason);
 
-/// <summary>A set whose day the phone's clock cannot tell: it stays on the phone until the client has said it.</summary>
+/// <summary>An entry whose day the phone's clock cannot tell: it stays on the phone until the client has said it.</summary>
 public sealed record AskedEntry(Guid Id, string Question, DateOnly Suggested);
 
 /// <summary>What became of each entry. Sending the same again changes nothing.</summary>

@@ -33,7 +33,7 @@ public sealed record LinePlace(string Id, string Name);
 
 /// <summary>Sets of a line that the plan has no more: trained all the same.</summary>
 /// <param name="Logs">Newest day first.</param>
-public sealed record GoneLine(int Line, string Exercise, string Name, ImmutableArray<SetLog> Logs);
+public sealed record PastLine(int Line, string Exercise, string Name, ImmutableArray<SetLog> Logs);
 
 /// <summary>What a line asked on a day.</summary>
 public sealed record AskedOn(DateOnly On, string Words);

@@ -48,7 +48,7 @@ public static class PlanProgress
     }
 
     /// <summary>What was trained on lines that are not in the plan now; newest first.</summary>
-    public static ImmutableArray<GoneLine> Gone(ImmutableArray<LineProgress> lines, Training training)
+    public static ImmutableArray<PastLine> Gone(ImmutableArray<LineProgress> lines, Training training)
     {
         var here = lines.Select(l => l.Line).ToHashSet();
         return
@@ -57,7 +57,7 @@ public static class PlanProgress
                where !here.Contains(set.Line)
                group set by (set.Line, set.Exercise) into sets
                orderby sets.Max(s => s.On) descending, sets.Key.Line
-               select new GoneLine(sets.Key.Line, sets.Key.Exercise, Catalogue.Shipped.Find(sets.Key.Exercise)?.Name ?? sets.Key.Exercise, [.. sets]),
+               select new PastLine(sets.Key.Line, sets.Key.Exercise, Catalogue.Shipped.Find(sets.Key.Exercise)?.Name ?? sets.Key.Exercise, [.. sets]),
         ];
     }
 

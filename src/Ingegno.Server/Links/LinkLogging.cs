@@ -61,13 +61,18 @@ internal static class LinkLogging
         var said = new List<LinkNote>();
         foreach (var (entry, note) in batch.Notes)
         {
-            if (note is { Sore: null or (>= 0 and <= 3), Session.Length: <= LongestTitle } && note.On <= about.Today(clock).AddDays(1))
+            var day = PhoneDay.Of(note.On, note.At, batch.PhoneNow, now, firstSent, zone);
+            if (note is not { Sore: null or (>= 0 and <= 3), Session.Length: <= LongestTitle } || (day.On is null && note.Id is null))
             {
-                said.Add(note);
+                refused.Add(new(note.Id, entry, "This answer could not be kept: tell the coach how it felt."));
+            }
+            else if (day.On is not { } on)
+            {
+                asked.Add(new(note.Id!.Value, day.Question!, day.Suggested));
             }
             else
             {
-                refused.Add(new(note.Id, entry, "This answer could not be kept: tell the coach how it felt."));
+                said.Add(note with { On = on });
             }
         }
 

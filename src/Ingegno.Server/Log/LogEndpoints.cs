@@ -62,6 +62,7 @@ internal static class LogEndpoints
         var changes = form.Sets.Any(s => s.On < today) ? await plans.ChangesAsync(coach, id) : [];
         var asked = form.Sets.Select(s => s.On).Distinct().ToDictionary(
             day => day, day => new AskedAs(plan.AskedOn(changes, day).OrderBy(a => a.Place == about.Place.Id ? 0 : 1).Select(a => (a.Line, a.Prescription))));
+        ImmutableArray<string> told;
         await using (var writing = await Writing.BeginAsync(database))
         {
             var saved = await logs.SaveAsync(
@@ -76,12 +77,16 @@ internal static class LogEndpoints
                 return Answers.Invalid(taken);
             }
 
+            told = [.. saved.Zip(form.Sets).Where(s => s.First.Arrival == SetArrival.Conflict).Select(s => ToldTwice(s.Second))];
             await writing.CommitAsync();
         }
 
         var learned = await lessons.LearnAsync(coach, id);
-        return TypedResults.Ok((await progresses.FindAsync(coach, id, learned))!.View);
+        return TypedResults.Ok((await progresses.FindAsync(coach, id, learned))!.View with { Told = told });
     }
+
+    private static string ToldTwice(SetLog set) =>
+        $"{Catalogue.Shipped.Find(set.Exercise)?.Name ?? set.Exercise}, set {set.SetNumber}: another account came in the meantime. Both are kept; say on the Desk which holds.";
 
     /// <summary>Writes the proposed next prescription of each named line into the plan.</summary>
     private static async Task<Results<Ok<ProgressView>, ProblemHttpResult>> TakeStepsAsync(

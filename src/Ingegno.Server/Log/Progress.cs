@@ -20,7 +20,11 @@ public sealed record ProgressView(
     ImmutableArray<LineProgress> Lines, long PlanVersion, DateOnly Today, ImmutableArray<LearnedMove> Moves, ImmutableArray<SetHindsight> Hindsight,
     ImmutableArray<SessionNote> Notes, Learned Learned, ImmutableArray<Continuity> Continuity,
     ImmutableArray<PersonalBest> Bests, ImmutableArray<SetLog> Overwritten, ImmutableArray<SwapMark> Swaps,
-    ImmutableArray<GoneLine> Gone);
+    ImmutableArray<PastLine> Gone)
+{
+    /// <summary>What became of what was just saved besides that it was kept.</summary>
+    public ImmutableArray<string> Told { get; init; } = [];
+}
 
 /// <summary>A day a line became another exercise, for the continuity line of their families.</summary>
 public sealed record SwapMark(DateOnly On, string Was, string Became, ImmutableArray<string> Families);
@@ -29,7 +33,7 @@ public sealed record SwapMark(DateOnly On, string Was, string Became, ImmutableA
 internal sealed record Progress(
     ImmutableArray<LineProgress> Lines, Versioned<Plan> Plan, DateOnly Today, LogLesson Learned, ImmutableArray<SessionNote> Notes,
     ImmutableArray<Continuity> Continuity, ImmutableArray<PersonalBest> Bests, ImmutableArray<SetLog> Overwritten, ImmutableArray<SwapMark> Swaps,
-    ImmutableArray<GoneLine> Gone)
+    ImmutableArray<PastLine> Gone)
 {
     private const int MostMoves = 12;
 

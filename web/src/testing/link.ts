@@ -26,6 +26,7 @@ export function line(
 export function session(title: string, lines: LinkLine[]): LinkSession {
 	return {
 		title,
+		key: title,
 		length: 1800,
 		layOut: [],
 		warmUp: [],
@@ -39,6 +40,7 @@ export function session(title: string, lines: LinkLine[]): LinkSession {
 
 export function view(sessions: LinkSession[], more: Partial<LinkView> = {}): LinkView {
 	return {
+		clientId: 'somebody',
 		programme: {
 			client: 'Somebody',
 			unit: 'kilogram',
@@ -75,6 +77,7 @@ export function set(line: number, setNumber: number, on = '2026-11-23', more: Pa
 		toLimit: false,
 		otherSide: null,
 		at: null,
+		version: 0,
 		...more
 	};
 }

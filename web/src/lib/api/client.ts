@@ -20,6 +20,9 @@ export type SeenPlan = Schemas['SeenPlan'];
 export type ChangeView = Schemas['ChangeView'];
 export type SwapMark = Schemas['SwapMark'];
 export type LinkStep = Schemas['LinkStep'];
+export type LinkNote = Schemas['LinkNote'];
+export type LinkLogView = Schemas['LinkLogView'];
+export type LinkCheckForm = Schemas['LinkCheckForm'];
 export type LinkFixture = Schemas['LinkFixture'];
 export type SessionNote = Schemas['SessionNote'];
 export type Continuity = Schemas['Continuity'];
@@ -137,7 +140,7 @@ export class Refusal extends Error {
 		super(
 			[problem.title, problem.detail, ...Object.values(problem.errors ?? {}).flat()]
 				.filter((part): part is string => !!part)
-				.join(' ') || 'That did not work. Nothing was changed; try again.'
+				.join(' ') || 'That did not work. Look whether it was done before you try again.'
 		);
 	}
 

@@ -1047,7 +1047,7 @@ export interface components {
             subject: string;
             answer: components["schemas"]["Answer"];
         };
-        /** @description A set whose day the phone's clock cannot tell: it stays on the phone until the client has said it. */
+        /** @description An entry whose day the phone's clock cannot tell: it stays on the phone until the client has said it. */
         AskedEntry: {
             /** Format: uuid */
             id: string;
@@ -3036,7 +3036,11 @@ export interface components {
              * @description Made on the phone, to answer it by.
              */
             id: null | string;
-            note: components["schemas"]["SessionNote"];
+            /**
+             * Format: date-time
+             * @description By the phone's clock; null where the day is known otherwise.
+             */
+            at: null | string;
         };
         /** @description The same plan in one place of the client. */
         LinkPlace: {
@@ -3417,6 +3421,15 @@ export interface components {
             /** @description Its turn in a round is before the exercise in hand. */
             comesFirst: boolean;
             time: components["schemas"]["Duration"];
+        };
+        /** @description Sets of a line that the plan has no more: trained all the same. */
+        PastLine: {
+            /** Format: int32 */
+            line: number;
+            exercise: string;
+            name: string;
+            /** @description Newest day first. */
+            logs: components["schemas"]["SetLog"][];
         };
         /**
          * @description The movement pattern: what a session should not lose when its exercises are swapped.
@@ -3817,7 +3830,9 @@ export interface components {
             overwritten: components["schemas"]["SetLog"][];
             swaps: components["schemas"]["SwapMark"][];
             /** @description What was trained on lines that are not in the plan now. */
-            gone: components["schemas"]["GoneLine"][];
+            gone: components["schemas"]["PastLine"][];
+            /** @description What became of what was just saved besides that it was kept. */
+            told: string[];
         };
         /** @description A decision that waits, spelled out. */
         Proposal: {

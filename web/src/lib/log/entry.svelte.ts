@@ -21,7 +21,7 @@ export interface TypedSet {
 	/** What ended it; empty when nobody said. */
 	stopped: StopReason | '';
 	/** What the phone logged beside these, kept as it is. */
-	kept: Partial<Pick<SetLog, 'painAt' | 'restBefore' | 'toLimit' | 'otherSide'>>;
+	kept: Partial<Pick<SetLog, 'painAt' | 'restBefore' | 'toLimit' | 'otherSide' | 'version'>>;
 }
 
 /** A day's training being written down, line by line, and what follows from it. */
@@ -35,6 +35,10 @@ export class DayLog {
 	/** What sets said before they were corrected, or on another phone. */
 	overwritten = $state.raw<SetLog[]>([]);
 	hindsight = $state.raw<ProgressView['hindsight']>([]);
+	/** What became of a save besides that it was kept. */
+	told = $state.raw<string[]>([]);
+	/** Trained on lines that the plan has no more. */
+	gone = $state.raw<ProgressView['gone']>([]);
 	#planVersion = 0;
 
 	constructor(
@@ -63,14 +67,7 @@ export class DayLog {
 					pain: set && set.pain > 0 ? String(set.pain) : '',
 					finished: set && set.finished > 0 ? String(set.finished) : '',
 					stopped: set?.stopped ?? '',
-					kept: set
-						? {
-								painAt: set.painAt,
-								restBefore: set.restBefore,
-								toLimit: set.toLimit,
-								otherSide: set.otherSide
-							}
-						: {}
+					kept: set ? besides(set) : {}
 				};
 			});
 		}
@@ -104,9 +101,38 @@ export class DayLog {
 				sets.push(read);
 			}
 		}
-		return this.#ask(() =>
+		const kept = await this.#ask(() =>
 			ask(api.POST('/api/clients/{id}/log', { params: { path: { id: this.client } }, body: { sets } }))
 		);
+		if (kept) this.#nameVersions();
+		return kept;
+	}
+
+	/** The next correction of what stands on the screen is made from what is kept now. */
+	#nameVersions() {
+		const logs = Object.fromEntries(this.lines.flatMap((l) => l.logs).map((set) => [set.id, set]));
+		for (const row of Object.values(this.typed).flat()) {
+			const set = logs[row.id];
+			if (set) row.kept = besides(set);
+		}
+	}
+
+	/** Takes in the file a phone saved because it could not send: what is in it already changes nothing. */
+	async takeFile(text: string): Promise<boolean> {
+		let sets: SetLog[];
+		try {
+			const file = JSON.parse(text) as { format?: string; sets?: SetLog[] };
+			if (file.format !== 'ingegno-phone-log' || !Array.isArray(file.sets)) throw new Error();
+			sets = file.sets;
+		} catch {
+			this.trouble = 'This is no log saved on a phone: choose the file the client saved there.';
+			return false;
+		}
+		const taken = await this.#ask(() =>
+			ask(api.POST('/api/clients/{id}/log', { params: { path: { id: this.client } }, body: { sets } }))
+		);
+		if (taken) this.blank();
+		return taken;
 	}
 
 	/** The plan changed under the log, by a change taken back. */
@@ -134,12 +160,10 @@ export class DayLog {
 	#read(line: LineProgress, i: number, typed: TypedSet): SetLog | null {
 		const load = readMass(typed.load, this.unit);
 		const repetitions = readNumber(typed.repetitions);
-		const reserve = typed.reserve.trim() === '' ? null : readNumber(typed.reserve);
+		const reserve = readReserve(typed.reserve);
 		const pain = typed.pain.trim() === '' ? 0 : readNumber(typed.pain);
 		const finished = typed.finished.trim() === '' ? 0 : readNumber(typed.finished);
-		const given =
-			[load, repetitions, pain, finished].every((n) => n !== null) &&
-			(typed.reserve.trim() === '' || reserve !== null);
+		const given = [load, repetitions, pain, finished].every((n) => n !== null) && reserve !== undefined;
 		if (!given || !Number.isInteger(repetitions) || !Number.isInteger(pain) || !Number.isInteger(finished))
 			return null;
 		return {
@@ -159,6 +183,7 @@ export class DayLog {
 			toLimit: false,
 			otherSide: null,
 			at: null,
+			version: 0,
 			...typed.kept
 		};
 	}
@@ -178,11 +203,27 @@ export class DayLog {
 	}
 
 	#take(view: ProgressView) {
+		this.told = view.told;
+		this.gone = view.gone;
 		this.lines = view.lines;
 		this.#planVersion = view.planVersion;
 		this.overwritten = view.overwritten;
 		this.hindsight = view.hindsight;
 	}
+}
+
+/** What a set carries that this page does not ask for. */
+function besides(set: SetLog): TypedSet['kept'] {
+	const { painAt, restBefore, toLimit, otherSide, version } = set;
+	return { painAt, restBefore, toLimit, otherSide, version };
+}
+
+/** "2", "5-6" and "7+", as the phone asks; null where nothing was said, undefined where it is none of these. */
+export function readReserve(text: string): SetLog['reserve'] | undefined {
+	const said = text.trim();
+	if (said === '') return null;
+	if (/^\d+\s*[-–]\s*\d+$|^\d+\s*\+$/.test(said)) return said.replaceAll(' ', '').replace('–', '-');
+	return readNumber(said) ?? undefined;
 }
 
 /** A load shown rounded and typed back unchanged is the prescribed one, not the rounded figure. */

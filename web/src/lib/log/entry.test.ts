@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { api, type LineProgress, type ProgressView, type SetLog } from '$lib/api/client';
 import { set } from '../../testing/link';
-import { DayLog } from './entry.svelte';
+import { DayLog, readReserve } from './entry.svelte';
 
 let sent: SetLog[][];
 
@@ -19,7 +19,14 @@ function line(number: number, load: number, more: Partial<LineProgress> = {}): L
 }
 
 function view(lines: LineProgress[]): ProgressView {
-	return { lines, planVersion: 3, overwritten: [], hindsight: [] } as unknown as ProgressView;
+	return {
+		lines,
+		planVersion: 3,
+		overwritten: [],
+		hindsight: [],
+		told: [],
+		gone: []
+	} as unknown as ProgressView;
 }
 
 const log = (lines: LineProgress[], unit: 'kilogram' | 'pound' = 'kilogram') =>
@@ -96,4 +103,33 @@ test('a line done another way elsewhere has rows of its own', async () => {
 	day.typed['1@shed']![0]!.repetitions = '5';
 	await day.save();
 	expect(sent[0]).toMatchObject([{ line: 1, load: 20, repetitions: 5 }]);
+});
+
+test.each([
+	['', null],
+	['2', 2],
+	['2.5', 2.5],
+	['5-6', '5-6'],
+	['5 – 6', '5-6'],
+	['7+', '7+'],
+	['easy', undefined]
+])('what was left, typed as "%s", is kept as said', (typed, read) => {
+	expect(readReserve(typed)).toBe(read);
+});
+
+test('a correction names the version it was made from, and the next one the newer', async () => {
+	const kept = set(1, 1, '2026-11-23', { version: 4 });
+	const day = log([line(1, 12, { logs: [kept] })]);
+	day.typed['1']![0]!.repetitions = '6';
+	await day.save();
+	expect(sent[0]).toMatchObject([{ id: kept.id, version: 4, repetitions: 6 }]);
+});
+
+test('the file of a phone is taken in as it is, and anything else is refused in words', async () => {
+	const day = log([line(1, 12)]);
+	const one = set(1, 1);
+	expect(await day.takeFile(JSON.stringify({ format: 'ingegno-phone-log', sets: [one] }))).toBe(true);
+	expect(sent[0]).toEqual([one]);
+	expect(await day.takeFile('{"sets": []}')).toBe(false);
+	expect(day.trouble).toContain('choose the file');
 });

@@ -1,14 +1,15 @@
 <script lang="ts">
-	import { api, ask, messageOf, type LinkFixture } from '$lib/api/client';
+	import type { LinkFixture } from '$lib/api/client';
+	import type { Outbox } from './outbox.svelte';
 	import { localDay, newId } from './store';
 
 	/** A fixture tried with rising force, step by step. The coach decides; nothing is used before. */
 	let {
-		token,
+		outbox,
 		place,
 		fixture,
 		ondone
-	}: { token: string; place: string; fixture: LinkFixture; ondone: () => void } = $props();
+	}: { outbox: Outbox; place: string; fixture: LinkFixture; ondone: () => void } = $props();
 	const MOST = 1280;
 	const id = newId();
 	let answers = $state<(boolean | null)[]>([]);
@@ -39,40 +40,33 @@
 		}
 	}
 
+	/** Kept on the phone first, like every set: it goes when there is a signal. */
 	async function send() {
 		busy = true;
-		try {
-			await ask(
-				api.POST('/api/link/{token}/check', {
-					params: { path: { token } },
-					body: {
-						id,
-						place,
-						report: {
-							fixture: fixture.id,
-							on: localDay(),
-							steps: fixture.steps.slice(0, at).map((step, i) => ({ step, held: answers[i] === true })),
-							force: null,
-							remark
-						},
-						photo: photo || null
-					}
-				})
-			);
-			sent = true;
-			trouble = '';
-		} catch (problem) {
-			trouble = messageOf(problem);
-		} finally {
-			busy = false;
-		}
+		await outbox.addCheck({
+			id,
+			place,
+			report: {
+				fixture: fixture.id,
+				on: localDay(),
+				steps: fixture.steps.slice(0, at).map((step, i) => ({ step, held: answers[i] === true })),
+				force: null,
+				remark
+			},
+			photo: photo || null
+		});
+		sent = true;
+		busy = false;
 	}
 </script>
 
 <main class="px-[18px] pb-6">
 	<h1 class="mt-5 text-[26px] leading-tight">Check: {fixture.name}</h1>
 	{#if sent}
-		<p class="mt-4">Sent. The coach looks at it; until it is passed, leave it out.</p>
+		<p class="mt-4">
+			{outbox.list.some((w) => w.id === id) ? 'Kept on the phone, and sent when there is a signal.' : 'Sent.'} The
+			coach looks at it; until it is passed, leave it out.
+		</p>
 		<button class="go mt-5" onclick={ondone}>Back</button>
 	{:else}
 		<ol class="mt-3">

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import DoneList from './DoneList.svelte';
 	import Drills from './Drills.svelte';
 	import type { Run } from './run.svelte';
 
@@ -17,8 +18,8 @@
 </script>
 
 <h1 class="mt-5 text-[26px]">
-	Done: {Object.keys(run.done).length}
-	{Object.keys(run.done).length === 1 ? 'set' : 'sets'}
+	Done: {run.doneSets.length}
+	{run.doneSets.length === 1 ? 'set' : 'sets'}
 </h1>
 {#each out as line, i (i)}
 	<p class="text-soft mt-1 text-[15px]">{line.prescription.name}: {run.standing.leftOut[line.line]}.</p>
@@ -35,4 +36,5 @@
 	</div>
 {/if}
 
+<DoneList {run} />
 <Drills title="Cool down" drills={run.session?.coolDown ?? []} />

@@ -10,7 +10,8 @@
 		tempoWords,
 		counted,
 		label,
-		oncount
+		oncount,
+		onstart
 	}: {
 		phases: PacePhase[];
 		goal: number;
@@ -19,6 +20,7 @@
 		counted: number;
 		label: string;
 		oncount: (count: number) => void;
+		onstart: () => void;
 	} = $props();
 	const pacer = untrack(() => new Pacer(phases, oncount));
 	let shownFor = untrack(() => label);
@@ -124,7 +126,11 @@
 	{/if}
 	<button
 		class="answer mt-2 w-full {pacer.running ? 'quiet' : ''}"
-		onclick={() => (pacer.running ? pacer.stop() : pacer.start())}
+		onclick={() => {
+			if (pacer.running) return pacer.stop();
+			onstart();
+			pacer.start();
+		}}
 	>
 		{pacer.running ? 'Stop the pacer' : phases.length > 0 ? 'Start the pacer' : 'Start the clock'}
 	</button>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { clock } from '$lib/units';
 	import { tone } from './pacer.svelte';
+	import DoneList from './DoneList.svelte';
 	import type { Run } from './run.svelte';
 
 	/** The rest as it really is, and what comes next. */
@@ -53,3 +54,4 @@
 	</section>
 {/if}
 <button class="go mt-6" onclick={() => run.startNext()}>{left > 0 ? 'Start now' : 'Start the set'}</button>
+<DoneList {run} />

@@ -1,8 +1,9 @@
 <script lang="ts">
-	import type { Joint, StopReason } from '$lib/api/client';
+	import type { Joint, SetLog, StopReason } from '$lib/api/client';
 	import { massWithUnit } from '$lib/units';
 	import PacerCard from './PacerCard.svelte';
 	import PainSheet from './PainSheet.svelte';
+	import ReserveAnswer from './ReserveAnswer.svelte';
 	import type { Run } from './run.svelte';
 
 	/** One set: what, with what, how fast, and its log by tapping. */
@@ -12,7 +13,7 @@
 	const p = $derived(line?.prescription);
 	const sets = $derived(run.steps.filter((s) => s.line === step?.line).length);
 	const counted = $derived(run.standing.counted);
-	let reserve = $state<number | null>(null);
+	let reserve = $state<SetLog['reserve']>(null);
 	let stopped = $state<StopReason | null>(null);
 	let finished = $state(0);
 	let hurting = $state(false);
@@ -99,6 +100,7 @@
 		{counted}
 		label="{step.line}-{step.set}-{run.standing.side}-{p.exercise}"
 		oncount={(count) => run.count(count)}
+		onstart={() => run.started()}
 	/>
 	<div class="mt-3 grid grid-cols-[1fr_2fr] gap-2.5">
 		<button class="hurts" onclick={() => (hurting = true)}>It hurts</button>
@@ -107,16 +109,7 @@
 		>
 	</div>
 	{#if !run.toLimit && p.count !== 'seconds' && p.count !== 'breaths'}
-		<p class="text-soft mt-3.5 text-[15px]" id="left">How many more could you have done?</p>
-		<div class="mt-1.5 grid grid-cols-5 gap-2" role="group" aria-labelledby="left">
-			{#each [0, 1, 2, 3, 4] as left (left)}
-				<button
-					class="answer"
-					aria-pressed={reserve === left}
-					onclick={() => (reserve = reserve === left ? null : left)}>{left === 4 ? '4+' : left}</button
-				>
-			{/each}
-		</div>
+		<ReserveAnswer bind:reserve />
 	{/if}
 	{#if p.finishOn}
 		<div class="mt-3 flex items-center gap-3">

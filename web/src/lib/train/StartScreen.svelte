@@ -34,10 +34,21 @@
 		{/each}
 	</div>
 {/if}
-<p class="mt-1">
-	{session?.lines.length} exercises, about {Math.round((session?.length ?? 0) / 60)} minutes.
-	{weekWords[run.weekKind]}
-</p>
+{#if run.isEmpty}
+	<p class="border-accent bg-decide mt-3 border-l-4 px-3 py-2">
+		There is nothing to train here{places.length > 1 ? `, at ${run.place?.name ?? 'this place'},` : ''} yet. Ask
+		the coach to send it; what you logged is safe.
+	</p>
+{:else}
+	<p class="mt-1">
+		{session?.lines.length}
+		{session?.lines.length === 1 ? 'exercise' : 'exercises'}, about {Math.max(
+			1,
+			Math.round((session?.length ?? 0) / 60)
+		)} minutes.
+		{weekWords[run.weekKind]}
+	</p>
+{/if}
 
 {#if run.askSore && !sent}
 	<section class="mt-4">
@@ -75,7 +86,7 @@
 	</section>
 {/if}
 
-<button class="go mt-5" onclick={() => run.begin()}>Begin</button>
+{#if !run.isEmpty}<button class="go mt-5" onclick={() => run.begin()}>Begin</button>{/if}
 
 <Drills title="Warm up first" drills={session?.warmUp ?? []} />
 
@@ -89,7 +100,7 @@
 				value={run.standing.session}
 				onchange={(e) => run.choose(run.standing.place, e.currentTarget.value)}
 			>
-				{#each run.place?.sessions ?? [] as other, i (i)}<option>{other.title}</option>{/each}
+				{#each run.place?.sessions ?? [] as other, i (i)}<option value={other.key}>{other.key}</option>{/each}
 			</select></label
 		>
 	</section>

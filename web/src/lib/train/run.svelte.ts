@@ -16,31 +16,57 @@ export type Screen = 'start' | 'set' | 'rest' | 'end';
 
 /** A session being trained: which step is next, what was logged, what is left out. Everything it does is kept first. */
 export class Run {
-	standing = $state.raw<Standing>(nothing('', ''));
+	standing = $state.raw<Standing>(nothing('', '', ''));
 	/** Sets of today by line and number, from the server and from this phone. */
 	done = $state.raw<DoneSets>({});
 	now = $state(Date.now());
+	/** Today, as the client told it where the phone's clock could not. */
+	#trueDay = localDay();
 
 	constructor(
-		private readonly token: string,
 		readonly view: LinkView,
 		private readonly outbox: Outbox
 	) {}
 
 	async open() {
 		const day = localDay();
-		const found = await store.standing(this.token);
+		const truly = (await store.saidDay(this.view.clientId, day)) ?? day;
+		this.#trueDay = truly;
+		const found = await store.standing(this.view.clientId);
 		const sets = [...this.view.done, ...this.outbox.list.map((w) => w.set).filter((s) => s !== null)];
-		this.done = byKey(sets.filter((s) => s.on === day));
-		this.standing =
-			found && found.day === day && this.#sessionOf(found)
-				? found
-				: {
-						...nothing(this.token, day),
-						place: this.view.programme.places[0]?.id ?? '',
-						session: this.#next()
-					};
+		this.done = byKey(sets.filter((s) => s.on === day || s.on === truly));
+		this.outbox.onkept = (set, version) => this.#kept(set, version);
+		if (found?.day === day && this.#sessionOf(found)) this.standing = this.#carriedOver(found);
+		else
+			this.standing = {
+				...nothing(this.view.clientId, day, this.view.sentAt),
+				place: this.view.programme.places[0]?.id ?? '',
+				session: this.#next()
+			};
 		if (this.standing.begun) await this.#skipDone();
+	}
+
+	/** The plan may have changed under way: what is done stays done, and the rest is gone through from the start of the newer one. */
+	#carriedOver(found: Standing): Standing {
+		return found.sentAt === this.view.sentAt
+			? found
+			: {
+					...found,
+					sentAt: this.view.sentAt,
+					at: 0,
+					counted: 0,
+					side: 0,
+					firstSide: null,
+					instead: {},
+					resting: false
+				};
+	}
+
+	/** From now on a correction of it names the version that stands. */
+	#kept(set: SetLog, version: number) {
+		const key = keyOf(set.line, set.setNumber);
+		const here = this.done[key];
+		if (here?.id === set.id) this.done = { ...this.done, [key]: { ...here, version } };
 	}
 
 	get place() {
@@ -61,7 +87,7 @@ export class Run {
 	}
 
 	get weekKind(): 'full' | 'lighter' | 'easier' {
-		const day = this.standing.day;
+		const day = this.#trueDay;
 		return this.view.programme.weeks.filter((w) => w.starts <= day).at(-1)?.kind ?? 'full';
 	}
 
@@ -78,6 +104,11 @@ export class Run {
 		const line = this.session?.lines.find((l) => l.line === number);
 		const instead = this.standing.instead[number];
 		return instead === undefined ? line : (line?.instead[instead] ?? line);
+	}
+
+	/** Nothing is asked for where the client is: an empty plan, or none for this place. */
+	get isEmpty(): boolean {
+		return (this.session?.steps.length ?? 0) === 0;
 	}
 
 	get screen(): Screen {
@@ -97,9 +128,33 @@ export class Run {
 			: Math.max(0, Math.round((this.now - this.standing.restFrom) / 1000));
 	}
 
-	/** The rest asked before this step. */
+	/** The rest asked after the last set that was done. */
 	get restAsked(): number {
-		return this.steps[this.standing.at - 1]?.rest ?? 0;
+		return (this.#lastDone ?? this.steps[this.standing.at - 1])?.rest ?? 0;
+	}
+
+	get #lastDone(): LinkStep | undefined {
+		return this.steps
+			.slice(0, this.standing.at)
+			.findLast((s) => this.done[keyOf(s.line, s.set)] !== undefined);
+	}
+
+	/** Sets of this session that are done, in their order. */
+	get doneSets(): { step: LinkStep; set: SetLog; name: string }[] {
+		return this.steps.flatMap((step) => {
+			const set = this.done[keyOf(step.line, step.set)];
+			return set ? [{ step, set, name: this.#nameOf(step.line, set.exercise) }] : [];
+		});
+	}
+
+	#nameOf(number: number, exercise: string): string {
+		const line = this.session?.lines.find((l) => l.line === number);
+		return (
+			[line, ...(line?.instead ?? [])].find((l) => l?.prescription.exercise === exercise)?.prescription
+				.name ??
+			line?.prescription.name ??
+			''
+		);
 	}
 
 	get toLimit(): boolean {
@@ -108,7 +163,7 @@ export class Run {
 		return (
 			asked !== null &&
 			step !== undefined &&
-			asked.session === this.session?.title &&
+			asked.session === this.session?.key &&
 			asked.line === step.line &&
 			this.standing.instead[step.line] === undefined &&
 			!this.steps.some((s) => s.line === step.line && s.set > step.set)
@@ -137,8 +192,14 @@ export class Run {
 	async begin() {
 		const leftOut = { ...this.standing.leftOut };
 		for (const line of this.held) leftOut[line.line] = line.why;
-		await this.#stand({ begun: true, at: 0, resting: false, leftOut });
+		await this.#stand({ begun: true, at: 0, resting: false, leftOut, startedAt: Date.now() });
 		await this.#skipDone();
+	}
+
+	/** The first repetition begins now: the rest before it ends here. */
+	started() {
+		if (this.standing.counted === 0 && this.standing.side === 0)
+			return this.#stand({ startedAt: Date.now() });
 	}
 
 	count(counted: number) {
@@ -154,7 +215,7 @@ export class Run {
 		repetitions: number;
 		otherSide: number | null;
 		finished: number;
-		reserve: number | null;
+		reserve: SetLog['reserve'];
 		stopped: StopReason | null;
 		pain: number;
 		painAt: Joint | null;
@@ -170,10 +231,11 @@ export class Run {
 			setNumber: step.set,
 			load: line.prescription.load,
 			...figures,
-			restBefore: this.standing.restFrom === null || step.set === 1 ? null : Math.min(3600, this.rested),
+			restBefore: step.set === 1 ? null : this.#restTaken,
 			toLimit: this.toLimit && figures.pain === 0,
 			reserve: this.toLimit ? null : figures.reserve,
-			at: isoNow()
+			at: isoNow(),
+			version: 0
 		};
 		await this.outbox.addSet(set);
 		this.done = { ...this.done, [keyOf(set.line, set.setNumber)]: set };
@@ -185,14 +247,30 @@ export class Run {
 			side: 0,
 			firstSide: null,
 			restFrom: Date.now(),
+			startedAt: null,
 			resting: true,
 			leftOut
 		});
 		await this.#skipDone();
 	}
 
+	/** What was done is said anew; it names the version it was made from. */
+	async correct(set: SetLog, figures: Partial<Pick<SetLog, 'repetitions' | 'otherSide' | 'reserve'>>) {
+		const now = this.done[keyOf(set.line, set.setNumber)] ?? set;
+		const corrected = { ...now, ...figures };
+		await this.outbox.addSet(corrected);
+		this.done = { ...this.done, [keyOf(set.line, set.setNumber)]: corrected };
+	}
+
 	startNext() {
-		return this.#stand({ resting: false });
+		return this.#stand({ resting: false, startedAt: Date.now() });
+	}
+
+	/** From the end of the last set to the beginning of this one, in seconds; null where the clock was set in between. */
+	get #restTaken(): number | null {
+		const { restFrom, startedAt } = this.standing;
+		const taken = restFrom === null || startedAt === null ? -1 : Math.round((startedAt - restFrom) / 1000);
+		return taken < 0 ? null : Math.min(3600, taken);
 	}
 
 	/** The set-up does not stand today: the next alternative at once, or the line is left out. */
@@ -223,7 +301,8 @@ export class Run {
 			session: this.session?.title ?? '',
 			on: this.standing.day,
 			felt,
-			sore: null
+			sore: null,
+			at: isoNow()
 		});
 		await this.#stand({ felt: true });
 	}
@@ -233,7 +312,7 @@ export class Run {
 		const title = this.session?.title;
 		const lines = this.session?.lines.map((l) => l.line) ?? [];
 		const last = this.view.done.find((s) => lines.includes(s.line) && s.on < this.standing.day);
-		if (!title || !last) return null;
+		if (title === undefined || !last) return null;
 		const asked = [...this.view.notes, ...this.outbox.list.map((w) => w.note).filter((n) => n !== null)].some(
 			(n) => n.session === title && n.on === last.on && n.sore !== null
 		);
@@ -242,7 +321,8 @@ export class Run {
 
 	async sore(sore: number) {
 		const asked = this.askSore;
-		if (asked) await this.outbox.addNote({ session: asked.session, on: asked.on, felt: null, sore });
+		if (asked)
+			await this.outbox.addNote({ session: asked.session, on: asked.on, felt: null, sore, at: null });
 	}
 
 	/** Pain over 5: what it leaves out was worked out when the link was opened, by the one rule that the coach's desk goes by. */
@@ -274,24 +354,27 @@ export class Run {
 	#sessionOf(standing: Standing): LinkSession | undefined {
 		const place =
 			this.view.programme.places.find((p) => p.id === standing.place) ?? this.view.programme.places[0];
-		return place?.sessions.find((s) => s.title === standing.session);
+		return place?.sessions.find((s) => s.key === standing.session);
 	}
 
 	/** The session begun today, else the one after the last trained: what was missed shifts and does not pile up. */
 	#next(): string {
 		const sessions = this.view.programme.places[0]?.sessions ?? [];
 		const has = (line: number) => sessions.findIndex((s) => s.lines.some((l) => l.line === line));
-		const today = Object.values(this.done)[0];
-		if (today) return sessions[has(today.line)]?.title ?? '';
-		const last = this.view.done[0];
-		return sessions[last ? (has(last.line) + 1) % sessions.length : 0]?.title ?? sessions[0]?.title ?? '';
+		// Lines that were trained may be gone from a newer plan: then whatever of it is still there tells, else the first.
+		const today = Object.values(this.done)
+			.map((s) => has(s.line))
+			.find((i) => i >= 0);
+		const last = this.view.done.map((s) => has(s.line)).find((i) => i >= 0);
+		return sessions[today ?? (last === undefined ? 0 : (last + 1) % sessions.length)]?.key ?? '';
 	}
 }
 
-function nothing(token: string, day: string): Standing {
+function nothing(client: string, day: string, sentAt: string): Standing {
 	return {
-		token,
+		client,
 		day,
+		sentAt,
 		place: '',
 		session: '',
 		begun: false,
@@ -300,6 +383,7 @@ function nothing(token: string, day: string): Standing {
 		side: 0,
 		firstSide: null,
 		restFrom: null,
+		startedAt: null,
 		resting: false,
 		instead: {},
 		leftOut: {},

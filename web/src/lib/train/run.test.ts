@@ -37,19 +37,19 @@ const fine = {
 	painAt: null
 };
 
-let token: string;
+let client: string;
 let sent: SetLog[];
 
 async function run(about: LinkView = view(DAYS), begin = true): Promise<Run> {
-	const outbox = new Outbox(token);
-	const run = new Run(token, about, outbox);
+	const outbox = new Outbox(client, 'token');
+	const run = new Run({ ...about, clientId: client }, outbox);
 	await run.open();
 	if (begin) await run.begin();
 	return run;
 }
 
 beforeEach(() => {
-	token = newId();
+	client = newId();
 	sent = [];
 	// No network: all that is logged waits on the phone.
 	vi.stubGlobal('fetch', () => Promise.reject(new TypeError('offline')));
@@ -108,9 +108,9 @@ describe('a session', () => {
 		expect((await run(view(DAYS, { done: [set(1, 1, '2026-11-20')] }), false)).session?.title).toBe(
 			'Thursday'
 		);
-		token = newId();
+		client = newId();
 		expect((await run(view(DAYS, { done: [set(4, 1, '2026-11-20')] }), false)).session?.title).toBe('Monday');
-		token = newId();
+		client = newId();
 		expect((await run(view(DAYS), false)).session?.title).toBe('Monday');
 	});
 
@@ -134,15 +134,39 @@ describe('the true rest', () => {
 		const training = await run();
 		await training.log(fine);
 		vi.setSystemTime(MONDAY.getTime() + 75_000);
-		training.now = Date.now();
+		await training.startNext();
+		vi.setSystemTime(MONDAY.getTime() + 75_000 + 40_000);
 		await training.log(fine);
 		expect(sent.map((s) => s.restBefore)).toEqual([null, 75]);
+	});
+
+	test('ends with the first repetition where the pacer counts it, through a reload too', async () => {
+		const training = await run();
+		await training.log(fine);
+		vi.setSystemTime(MONDAY.getTime() + 60_000);
+		await training.startNext();
+		vi.setSystemTime(MONDAY.getTime() + 85_000);
+		await training.started();
+		const after = await run(view(DAYS), false);
+		vi.setSystemTime(MONDAY.getTime() + 130_000);
+		await after.log(fine);
+		expect(sent.at(-1)?.restBefore).toBe(85);
+	});
+
+	test('is not told where the clock was set back in between', async () => {
+		const training = await run();
+		await training.log(fine);
+		vi.setSystemTime(MONDAY.getTime() - 3_600_000);
+		await training.startNext();
+		await training.log(fine);
+		expect(sent[1]?.restBefore).toBeNull();
 	});
 
 	test('over an hour counts as an hour', async () => {
 		const training = await run();
 		await training.log(fine);
-		training.now = MONDAY.getTime() + 2 * 3_600_000;
+		vi.setSystemTime(MONDAY.getTime() + 2 * 3_600_000);
+		await training.startNext();
 		await training.log(fine);
 		expect(sent[1]?.restBefore).toBe(3600);
 	});
@@ -232,7 +256,7 @@ describe('a set to the true limit', () => {
 		await swapped.wobbles();
 		for (let i = 0; i < 2; i++) await swapped.log(fine);
 		expect(swapped.toLimit).toBe(false);
-		token = newId();
+		client = newId();
 		const hurting = await run(asking);
 		for (let i = 0; i < 3; i++) await hurting.log({ ...fine, pain: i === 2 ? 3 : 0 });
 		expect(sent.at(-1)?.toLimit).toBe(false);
@@ -259,9 +283,50 @@ test('soreness is asked once, of the last session of this kind', async () => {
 	const done = [set(1, 1, '2026-11-20'), set(1, 1, '2026-11-16')];
 	const asking = await run(view([DAYS[0]!], { done }));
 	expect(asking.askSore).toEqual({ session: 'Monday', on: '2026-11-20' });
-	token = newId();
+	client = newId();
 	const answered = await run(
 		view([DAYS[0]!], { done, notes: [{ session: 'Monday', on: '2026-11-20', felt: null, sore: 1 }] })
 	);
 	expect(answered.askSore).toBeNull();
+});
+
+describe('a plan that is not as it was', () => {
+	test('two sessions of one heading are two', async () => {
+		const twice = ['Full body', 'Full body (2)'].map((key, i) => ({
+			...session('Full body', [line(i + 1, 'push-up')]),
+			key
+		}));
+		const training = await run(view(twice, { done: [set(1, 1, '2026-11-20')] }), false);
+		expect(training.session?.key).toBe('Full body (2)');
+		await training.choose('home', 'Full body');
+		expect(training.session?.lines[0]?.line).toBe(1);
+	});
+
+	test('shortened on the day it is trained goes on with what is left of it', async () => {
+		const training = await run();
+		for (let i = 0; i < 4; i++) await training.log(fine);
+		const shorter = view([session('Monday', [PRESS])], { done: sent, sentAt: '2026-11-23T10:00:00Z' });
+		const after = await run(shorter, false);
+		expect(after.step).toMatchObject({ line: 2, set: 2 });
+		expect(after.secondsToGo).toBeGreaterThan(0);
+	});
+
+	test('without the lines that were trained today starts with what is there', async () => {
+		const done = [set(77, 1)];
+		const training = await run(view(DAYS, { done }), false);
+		expect(training.session?.key).toBe('Monday');
+		expect(training.screen).toBe('start');
+	});
+
+	test.each([[[]], [[session('Monday', [])]]])('with nothing to do says so', async (sessions) => {
+		expect((await run(view(sessions), false)).isEmpty).toBe(true);
+	});
+});
+
+test('a slip of the thumb is put right from the version that was kept', async () => {
+	const kept = set(1, 1, '2026-11-23', { version: 2 });
+	const training = await run(view(DAYS, { done: [kept] }));
+	await training.correct(kept, { repetitions: 6, reserve: '5-6' });
+	expect(sent.at(-1)).toMatchObject({ id: kept.id, version: 2, repetitions: 6, reserve: '5-6', at: kept.at });
+	expect(training.doneSets.map((d) => d.set.repetitions)).toEqual([6]);
 });

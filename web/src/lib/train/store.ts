@@ -1,21 +1,32 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { LinkView, SessionNote, SetLog } from '$lib/api/client';
+import type { LinkCheckForm, LinkNote, LinkView, SetLog } from '$lib/api/client';
+import { keyOf } from './sets';
+import { shelf } from './shelf';
 
 /** Something logged that the server has not acknowledged yet. */
 export interface Waiting {
 	id: string;
-	token: string;
+	/** When it was logged, by the phone's clock: the order it is shown and sent in. */
+	made?: number;
+	/** Whose it is: any link of theirs sends it. Missing in what the first version kept, which knew the link only. */
+	client?: string;
+	token?: string;
 	set: SetLog | null;
-	note: SessionNote | null;
+	note: LinkNote | null;
+	check: LinkCheckForm | null;
 	/** Why the server would not keep it; it stays here for the coach. */
 	refused: string | null;
+	/** The day it was done has to be said, with the likeliest. */
+	asked: { question: string; suggested: string } | null;
 }
 
 /** Where a session stands, so that a reload or a dying battery loses nothing. */
 export interface Standing {
-	token: string;
+	client: string;
 	day: string;
+	/** Of the version that is trained: a newer one is gone through anew. */
+	sentAt: string;
 	place: string;
+	/** Key of the session. */
 	session: string;
 	begun: boolean;
 	at: number;
@@ -24,6 +35,8 @@ export interface Standing {
 	firstSide: number | null;
 	/** End of the last set, by the phone's clock; null before the first. */
 	restFrom: number | null;
+	/** Beginning of the set under way; null while resting. */
+	startedAt: number | null;
 	resting: boolean;
 	/** Alternative in use by line. */
 	instead: Record<string, number>;
@@ -32,48 +45,89 @@ export interface Standing {
 	felt: boolean;
 }
 
-interface Kept extends DBSchema {
-	views: { key: string; value: LinkView };
-	waiting: { key: string; value: Waiting };
-	standing: { key: string; value: Standing };
-}
-
-let opened: Promise<IDBPDatabase<Kept>> | null = null;
-
-function kept(): Promise<IDBPDatabase<Kept>> {
-	opened ??= openDB<Kept>('ingegno-train', 1, {
-		upgrade(database) {
-			database.createObjectStore('views');
-			database.createObjectStore('waiting', { keyPath: 'id' });
-			database.createObjectStore('standing', { keyPath: 'token' });
-		}
-	});
-	return opened;
+/** A link that was opened on this phone. */
+export interface KnownLink {
+	token: string;
+	client: string;
+	openedAt: number;
+	closed: boolean;
 }
 
 /** The phone's own store: what was sent, what is logged and not yet acknowledged, where the session stands. */
 export const store = {
+	async forgets(): Promise<boolean> {
+		return (await shelf()).forgets;
+	},
 	async view(token: string): Promise<LinkView | undefined> {
-		return (await kept()).get('views', token);
+		return (await (await shelf()).get('views', token)) as LinkView | undefined;
 	},
 	async keepView(token: string, view: LinkView) {
-		await (await kept()).put('views', view, token);
+		await (await shelf()).put('views', token, view);
 	},
-	async waiting(token: string): Promise<Waiting[]> {
-		return (await (await kept()).getAll('waiting')).filter((w) => w.token === token);
+	/** Sets the server has acknowledged belong to what it would show: a start without a signal shows them too. */
+	async addDone(client: string, sets: SetLog[]) {
+		const kept = await shelf();
+		for (const link of await store.links(client)) {
+			const view = await store.view(link.token);
+			if (!view) continue;
+			const now = new Set(sets.map((s) => `${s.on} ${keyOf(s.line, s.setNumber)}`));
+			const done = [...sets, ...view.done.filter((s) => !now.has(`${s.on} ${keyOf(s.line, s.setNumber)}`))];
+			await kept.put('views', link.token, { ...view, done });
+		}
+	},
+	/** Links of a client opened here, the newest first. */
+	async links(client: string): Promise<KnownLink[]> {
+		return ((await (await shelf()).all('links')) as KnownLink[])
+			.filter((link) => link.client === client)
+			.sort((a, b) => b.openedAt - a.openedAt);
+	},
+	async keepLink(link: KnownLink) {
+		await (await shelf()).put('links', link.token, link);
+	},
+	/** Of a client; what the first version kept by a link of theirs too. */
+	async waiting(client: string, token: string): Promise<Waiting[]> {
+		return (await store.all()).filter((w) =>
+			w.client === undefined ? w.token === token : w.client === client
+		);
+	},
+	/** All that waits on this phone, whoever's. */
+	async all(): Promise<Waiting[]> {
+		const list = (await (await shelf()).all('waiting')) as Waiting[];
+		return list
+			.sort((a, b) => (a.made ?? 0) - (b.made ?? 0))
+			.map((w) => ({
+				...w,
+				note: w.note === null ? null : { ...w.note, id: w.id },
+				check: w.check ?? null,
+				asked: w.asked ?? null
+			}));
 	},
 	/** Written before anything on screen says so. */
 	async keep(waiting: Waiting) {
-		await (await kept()).put('waiting', waiting);
+		await (await shelf()).put('waiting', waiting.id, waiting);
 	},
 	async drop(id: string) {
-		await (await kept()).delete('waiting', id);
+		await (await shelf()).drop('waiting', id);
 	},
-	async standing(token: string): Promise<Standing | undefined> {
-		return (await kept()).get('standing', token);
+	/** False where it was changed since, in another tab: then it stays. */
+	async dropSent(sent: Waiting): Promise<boolean> {
+		const now = (await (await shelf()).get('waiting', sent.id)) as Waiting | undefined;
+		if (now && JSON.stringify(now.set) !== JSON.stringify(sent.set)) return false;
+		await store.drop(sent.id);
+		return true;
+	},
+	async standing(client: string): Promise<Standing | undefined> {
+		return (await (await shelf()).get('where', client)) as Standing | undefined;
 	},
 	async keepStanding(standing: Standing) {
-		await (await kept()).put('standing', standing);
+		await (await shelf()).put('where', standing.client, standing);
+	},
+	/** The day it truly was when this phone's calendar said so, as the client told. */
+	async saidDay(client: string, phoneDay: string): Promise<string | undefined> {
+		return (await (await shelf()).get('days', `${client} ${phoneDay}`)) as string | undefined;
+	},
+	async keepSaidDay(client: string, phoneDay: string, day: string) {
+		await (await shelf()).put('days', `${client} ${phoneDay}`, day);
 	}
 };
 

@@ -13,12 +13,22 @@ export async function load({ params }) {
 			params: { path: { token } },
 			signal: AbortSignal.timeout(PATIENCE)
 		});
-		view = data;
-		trouble = (error as { title?: string } | undefined)?.title ?? '';
+		view = data?.programme ? data : undefined;
+		trouble =
+			(error as { title?: string } | undefined)?.title ??
+			'The server gave no whole answer. Try again in a minute.';
 	} catch {
 		trouble = 'No signal, and this training was not opened on this phone before. Open it once with a signal.';
 	}
-	if (view) await store.keepView(token, view);
-	else view = await store.view(token);
+	try {
+		if (view) {
+			await store.keepView(token, view);
+			await store.keepLink({ token, client: view.clientId, openedAt: Date.now(), closed: false });
+		} else view = await store.view(token);
+	} catch {
+		// A full phone keeps no copy for later; the page itself works on.
+	}
+	// What the first version of the page kept does not know whose it is.
+	if (view && !view.clientId) view = undefined;
 	return { token, view: view ?? null, trouble };
 }

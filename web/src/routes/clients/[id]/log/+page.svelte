@@ -61,7 +61,7 @@
 
 	async function save() {
 		said = '';
-		if (await log.save()) said = `Kept for ${shortDay(log.day)}.`;
+		if (await log.save()) said = [`Kept for ${shortDay(log.day)}.`, ...log.told].join(' ');
 	}
 
 	async function take(lines: string[]) {
@@ -70,6 +70,14 @@
 			said = lines.length === 1 ? 'The step is in the plan.' : `${lines.length} steps are in the plan.`;
 			log.blank();
 		}
+	}
+
+	async function fromPhone(event: Event & { currentTarget: HTMLInputElement }) {
+		const file = event.currentTarget.files?.[0];
+		event.currentTarget.value = '';
+		said = '';
+		if (file && (await log.takeFile(await file.text())))
+			said = [`The sets of ${file.name} are in the log.`, ...log.told].join(' ');
 	}
 
 	function onkeydown(event: KeyboardEvent) {
@@ -111,6 +119,14 @@
 	<span aria-live="polite">{said}</span>
 	<span class="flex-1"></span>
 	{#if see === ''}
+		<label class="btn btn-sm" title="Sets a client saved to a file because the phone could not send them"
+			>From a phone's file<input
+				class="sr-only"
+				type="file"
+				accept="application/json,.json"
+				onchange={fromPhone}
+			/></label
+		>
 		{#if ready.length > 1}
 			<button class="btn btn-sm" disabled={log.busy} onclick={() => take(ready.map((l) => l.key))}
 				>Take all {ready.length} steps</button
@@ -283,6 +299,27 @@
 				{/each}
 			</section>
 		{/each}
+		{#if log.gone.length > 0}
+			<section aria-label="Not in the plan any more" class="px-4 py-3">
+				<h2 class="text-[15px]">Trained on lines that the plan has no more</h2>
+				<ul class="text-soft text-[12.5px]">
+					{#each log.gone as line, i (i)}
+						<li>
+							<b class="text-base-content">{line.name}</b>: {[...new Set(line.logs.map((set) => set.on))]
+								.slice(0, 4)
+								.map(
+									(on) =>
+										`${shortDay(on)} ${line.logs
+											.filter((set) => set.on === on)
+											.map((set) => set.repetitions)
+											.join('/')}`
+								)
+								.join('; ')}
+						</li>
+					{/each}
+				</ul>
+			</section>
+		{/if}
 	{/if}
 </main>
 <Keys
