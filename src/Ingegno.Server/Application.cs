@@ -110,7 +110,13 @@ internal static class Application
     /// <summary>Brings the file up to date, and fills an empty one with the demo where asked.</summary>
     internal static async Task PrepareDataAsync(this WebApplication app)
     {
-        app.Services.GetRequiredService<Database>().Migrate();
+        var database = app.Services.GetRequiredService<Database>();
+        database.Migrate();
+        if (app.Services.GetRequiredService<Settings>().ChecksFile && database.Damage() is { } damage)
+        {
+            throw new InvalidOperationException($"The database is damaged: {damage}. Put a backup in its place.");
+        }
+
         await app.Services.GetRequiredService<Sender>().FinishAsync();
         if (app.Services.GetRequiredService<Settings>().Demo is not DemoKind.None and var demo)
         {

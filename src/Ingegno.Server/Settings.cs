@@ -19,12 +19,14 @@ internal enum DemoKind
 /// <param name="Demo">Fill an empty database with the demo.</param>
 /// <param name="Clock">The time; fixed in tests.</param>
 /// <param name="PublicUrl">Where a client's phone reaches this server; without a slash at the end.</param>
-internal sealed record Settings(string DataFolder, DemoKind Demo, TimeProvider Clock, string PublicUrl)
+/// <param name="ChecksFile">Read the whole database through at the start, and do not start on one that is damaged.</param>
+internal sealed record Settings(string DataFolder, DemoKind Demo, TimeProvider Clock, string PublicUrl, bool ChecksFile)
 {
     /// <summary>
     /// INGEGNO_DATA (folder, default ./data), INGEGNO_DEMO (1 fills an empty database, "members" leaves the weeks they trained
     /// out), INGEGNO_NOW (an ISO 8601
-    /// instant the clock starts at, for tests), INGEGNO_PUBLIC_URL (what links begin with).
+    /// instant the clock starts at, for tests), INGEGNO_PUBLIC_URL (what links begin with), INGEGNO_CHECK_FILE (1 reads the database through
+    /// before it is used).
     /// </summary>
     internal static Settings From(IConfiguration configuration) => new(
         configuration["INGEGNO_DATA"] ?? "data",
@@ -32,7 +34,8 @@ internal sealed record Settings(string DataFolder, DemoKind Demo, TimeProvider C
         configuration["INGEGNO_NOW"] is { Length: > 0 } now
             ? new ShiftedClock(DateTimeOffset.Parse(now, CultureInfo.InvariantCulture))
             : TimeProvider.System,
-        (configuration["INGEGNO_PUBLIC_URL"] ?? "http://127.0.0.1:5080").TrimEnd('/'));
+        (configuration["INGEGNO_PUBLIC_URL"] ?? "http://127.0.0.1:5080").TrimEnd('/'),
+        configuration["INGEGNO_CHECK_FILE"] == "1");
 
     /// <summary>The system's clock set to another start.</summary>
     private sealed class ShiftedClock(DateTimeOffset start) : TimeProvider

@@ -1,4 +1,5 @@
 using System.Reflection;
+using Dapper;
 using DbUp;
 using DbUp.Sqlite.Helpers;
 using Microsoft.Data.Sqlite;
@@ -71,6 +72,16 @@ public sealed class Database
             vacuum.Parameters.AddWithValue("$copy", copy);
             vacuum.ExecuteNonQuery();
         }
+    }
+
+    /// <summary>The first damage SQLite finds when it reads the whole file, references between rows too; null where it is whole.</summary>
+    public string? Damage()
+    {
+        using var connection = Open();
+        string found = connection.ExecuteScalar<string>("PRAGMA integrity_check(1)")!;
+        return found != "ok" ? found
+            : connection.ExecuteScalar<string?>("SELECT \"table\" FROM pragma_foreign_key_check LIMIT 1") is { } table ? $"a row of {table} belongs to nothing"
+            : null;
     }
 
     /// <summary>An open connection; the caller disposes it.</summary>

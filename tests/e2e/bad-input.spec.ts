@@ -64,10 +64,7 @@ test('two windows on one plan meet on one line at most', async ({ page, context 
 	await expect(other.locator('[data-line]')).toHaveCount(6);
 	const nudge = async (window: Page, line: number, rest: string) => {
 		await window.locator('[data-line]').nth(line).click();
-		await window
-			.getByRole('complementary', { name: 'Line in hand' })
-			.getByLabel(/^rest/)
-			.selectOption(rest);
+		await window.getByRole('complementary', { name: 'Line in hand' }).getByLabel(/^rest/).selectOption(rest);
 		await expect(window.getByRole('button', { name: 'Save plan' })).toBeEnabled();
 	};
 

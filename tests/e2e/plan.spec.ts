@@ -32,7 +32,9 @@ async function phone(page: Page, client: string): Promise<string[]> {
 	);
 }
 
-test('weeks into training one rest is changed, and every other line stands on every view', async ({ page }) => {
+test('weeks into training one rest is changed, and every other line stands on every view', async ({
+	page
+}) => {
 	await signIn(page);
 	await open(page, 'Runa Castellane', 'Sheet');
 	const sheet = await page.getByRole('article').innerText();
@@ -44,7 +46,12 @@ test('weeks into training one rest is changed, and every other line stands on ev
 
 	await page.getByRole('button', { name: 'Edit text' }).click();
 	const text = page.getByLabel('Gym programme');
-	await text.fill((await text.inputValue()).replace('Barbell row 4 x 8 RPE 8, rest 2:00', 'Barbell row 4 x 8 RPE 8, rest 2:30'));
+	await text.fill(
+		(await text.inputValue()).replace(
+			'Barbell row 4 x 8 RPE 8, rest 2:00',
+			'Barbell row 4 x 8 RPE 8, rest 2:30'
+		)
+	);
 	await page.getByRole('button', { name: 'Rebuild for this home' }).click();
 	await expect(page.locator('[data-line]').nth(2)).toContainText('2:30');
 	await savePlan(page);
@@ -57,18 +64,25 @@ test('weeks into training one rest is changed, and every other line stands on ev
 	// The log asks what it asked, and the list says what became of the line.
 	await open(page, 'Runa Castellane', 'Log');
 	await page.getByRole('button', { name: 'How it came here' }).nth(3).click();
-	await expect(page.getByRole('region', { name: 'History of Barbell row' })).toContainText(/The text was changed: 1 line/);
+	await expect(page.getByRole('region', { name: 'History of Barbell row' })).toContainText(
+		/The text was changed: 1 line/
+	);
 
 	// The sheet differs in that rest alone, and in the day it was saved.
 	await open(page, 'Runa Castellane', 'Sheet');
 	const said = (text: string) =>
-		text.replaceAll('2:30', '2:00').replaceAll(/\d+ min/g, '').replaceAll(/\d+ Nov/g, '');
+		text
+			.replaceAll('2:30', '2:00')
+			.replaceAll(/\d+ min/g, '')
+			.replaceAll(/\d+ Nov/g, '');
 	expect(said(await page.getByRole('article').innerText())).toBe(said(sheet));
 
 	// What the phone has stays until it is sent anew; then that rest is new, and what training brought before.
 	await page.goto('/');
 	await page.getByRole('button', { name: 'Send it' }).first().click();
-	await expect.poll(async () => (await phone(page, 'Runa Castellane')).some((l) => l.includes('rest 150'))).toBe(true);
+	await expect
+		.poll(async () => (await phone(page, 'Runa Castellane')).some((l) => l.includes('rest 150')))
+		.toBe(true);
 	const phones = await phone(page, 'Runa Castellane');
 	expect(phones.find((l) => l.startsWith('Barbell row'))).toContain('rest 150');
 	for (const row of after)
@@ -86,7 +100,11 @@ test('what is taken afresh is taken back from the list', async ({ page }) => {
 	await page.keyboard.press('h');
 	const history = page.getByRole('region', { name: /^History of/ });
 	await expect(history.getByRole('listitem').first()).toContainText('Taken afresh');
-	await history.getByRole('listitem').first().getByRole('button', { name: /^Take back/ }).click();
+	await history
+		.getByRole('listitem')
+		.first()
+		.getByRole('button', { name: /^Take back/ })
+		.click();
 	await expect(history.getByRole('listitem').first()).toContainText('taken back');
 	await expect
 		.poll(async () => (await row.locator('> div:nth-child(3)').innerText()).split('\n').slice(0, 2).join(' '))

@@ -1,62 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
-import type { APIRequestContext, Browser, BrowserContext, Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { expect, signIn, test } from './fixtures';
-
-const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
-const MONDAY = '2026-11-23T09:05:00Z';
-const TEXT = [
-	'Monday, upper',
-	'Push-up 3 x 8 RPE 8, rest 1:30',
-	'Dead bug 2 x 6 a side, rest 1:00',
-	'Goblet squat 3 x 10 RPE 8, rest 1:30'
-].join('\n');
-
-/** A client of the test's own, with a plan saved and nothing sent yet. */
-async function planned(request: APIRequestContext, name: string): Promise<string> {
-	const health = {
-		answers: [
-			'heart',
-			'bloodPressure',
-			'chestPain',
-			'dizziness',
-			'pregnancy',
-			'recentSurgery',
-			'unexplainedJointPain'
-		].map((question) => ({ question, applies: false }))
-	};
-	const made = await request.post('/api/clients', {
-		data: {
-			profile: {
-				name,
-				bodyMass: 70,
-				stature: 1.7,
-				sex: 'male',
-				lifts: [{ exercise: 'push-up', load: 0, repetitions: 20 }],
-				health
-			},
-			home: {
-				name: 'Loft',
-				fixtures: [{ id: 'chair', name: 'Kitchen chair', kind: 'chair', height: 0.45 }],
-				kit: [
-					{
-						kind: 'fixedWeights',
-						id: 'bells',
-						name: 'Bells',
-						shape: 'dumbbell',
-						weights: [{ mass: 12, count: 2 }]
-					}
-				]
-			}
-		}
-	});
-	expect(made.ok()).toBe(true);
-	const { id } = (await made.json()) as { id: string };
-	const saved = await request.put(`/api/clients/${id}/plan`, {
-		data: { text: TEXT, choices: [], version: 0 }
-	});
-	expect(saved.ok()).toBe(true);
-	return id;
-}
+import { kept, phone, planned, sync, TEXT } from './phone';
 
 /** Sends from the Desk and reads the link out of the outbox. */
 async function sendFromDesk(page: Page, name: string): Promise<string> {
@@ -71,22 +16,6 @@ async function sendFromDesk(page: Page, name: string): Promise<string> {
 	expect(link).toMatch(/^\/train\/[\w-]{22}$/);
 	return link ?? '';
 }
-
-async function phone(browser: Browser, baseURL: string | undefined): Promise<[BrowserContext, Page]> {
-	const context = await browser.newContext({ ...PHONE, baseURL });
-	const page = await context.newPage();
-	await page.clock.install({ time: new Date(MONDAY) });
-	return [context, page];
-}
-
-/** Does something the server then acknowledges. */
-async function kept(page: Page, act: () => Promise<void>) {
-	const answer = page.waitForResponse((response) => response.url().endsWith('/log') && response.ok());
-	await act();
-	await answer;
-}
-
-const sync = (page: Page) => page.locator('[data-sync]');
 
 test('a session trained from a link, with the signal gone and come back, is whole with the coach', async ({
 	page,

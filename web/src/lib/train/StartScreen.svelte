@@ -14,6 +14,9 @@
 	};
 	const soreWords = ['not at all', 'a little', 'sore', 'very'];
 	let sent = $state(false);
+	const lengthWords = $derived(
+		`${session?.lines.length} ${session?.lines.length === 1 ? 'exercise' : 'exercises'}, about ${Math.max(1, Math.round((session?.length ?? 0) / 60))} minutes.`
+	);
 	const held = $derived(
 		run.held.flatMap((h) => {
 			const line = session?.lines.find((l) => l.line === h.line);
@@ -40,14 +43,7 @@
 		the coach to send it; what you logged is safe.
 	</p>
 {:else}
-	<p class="mt-1">
-		{session?.lines.length}
-		{session?.lines.length === 1 ? 'exercise' : 'exercises'}, about {Math.max(
-			1,
-			Math.round((session?.length ?? 0) / 60)
-		)} minutes.
-		{weekWords[run.weekKind]}
-	</p>
+	<p class="mt-1">{lengthWords} {weekWords[run.weekKind]}</p>
 {/if}
 
 {#if run.askSore && !sent}

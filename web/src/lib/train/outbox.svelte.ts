@@ -28,6 +28,8 @@ export class Outbox {
 	forgets = $state(false);
 	/** Told of every set the server has kept, with the version that stands. */
 	onkept: (set: SetLog, version: number, conflict: boolean) => void = () => {};
+	/** Sets the server has taken since this page was opened. */
+	delivered: SetLog[] = [];
 	/** Sets that another had told differently: the coach says which holds. */
 	conflicts = $state(0);
 	#timer: ReturnType<typeof setInterval> | null = null;
@@ -250,8 +252,14 @@ export class Outbox {
 			this.state = 'waiting';
 			return 'none';
 		}
+		// Known as done before it leaves this list: a page that ends in between asks for nothing twice.
+		const done = batch.flatMap((w) => {
+			const kept = answer.kept.find((k) => k.id === w.id);
+			return w.set && kept && !kept.conflict ? [{ ...w.set, version: kept.version }] : [];
+		});
+		this.delivered.push(...done);
+		if (done.length > 0) await store.addDone(this.client, done);
 		let moved = 0;
-		const done: SetLog[] = [];
 		for (const sent of batch) {
 			const now = this.list.find((w) => w.id === sent.id);
 			const refused = answer.refused.find((r) => r.id === sent.id);
@@ -261,7 +269,6 @@ export class Outbox {
 			moved++;
 			if (kept && sent.set) {
 				if (kept.conflict) this.conflicts++;
-				else done.push({ ...sent.set, version: kept.version });
 				this.onkept(sent.set, kept.version, kept.conflict);
 			}
 			if (kept && now === sent) {
@@ -273,7 +280,6 @@ export class Outbox {
 				await this.#keep({ ...now, asked: { question: asked.question, suggested: asked.suggested } });
 			else if (refused) await this.#refuse(now, refused.reason);
 		}
-		if (done.length > 0) await store.addDone(this.client, done);
 		this.#most = MOST;
 		if (moved > 0) return 'some';
 		this.word = 'The server answered, but not about these.';

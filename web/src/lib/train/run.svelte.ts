@@ -33,7 +33,8 @@ export class Run {
 		const truly = (await store.saidDay(this.view.clientId, day)) ?? day;
 		this.#trueDay = truly;
 		const found = await store.standing(this.view.clientId);
-		const sets = [...this.view.done, ...this.outbox.list.map((w) => w.set).filter((s) => s !== null)];
+		const here = this.outbox.list.map((w) => w.set).filter((s) => s !== null);
+		const sets = [...this.view.done, ...this.outbox.delivered, ...here];
 		this.done = byKey(sets.filter((s) => s.on === day || s.on === truly));
 		this.outbox.onkept = (set, version) => this.#kept(set, version);
 		if (found?.day === day && this.#sessionOf(found)) this.standing = this.#carriedOver(found);

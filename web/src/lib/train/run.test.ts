@@ -290,6 +290,15 @@ test('soreness is asked once, of the last session of this kind', async () => {
 	expect(answered.askSore).toBeNull();
 });
 
+test('what waited and was sent while the page opened is done, and is not asked again', async () => {
+	const outbox = new Outbox(client, 'token');
+	outbox.delivered.push(set(1, 1, '2026-11-23', { version: 1 }));
+	const training = new Run({ ...view(DAYS), clientId: client }, outbox);
+	await training.open();
+	await training.begin();
+	expect(training.step).toMatchObject({ line: 1, set: 2 });
+});
+
 describe('a plan that is not as it was', () => {
 	test('two sessions of one heading are two', async () => {
 		const twice = ['Full body', 'Full body (2)'].map((key, i) => ({

@@ -119,7 +119,7 @@
 		<div class="flex gap-1" role="group" aria-label="Session">
 			{#each bench.view.sessions as s, i (i)}
 				<button
-					class="font-display px-2 text-[15px] {i === day
+					class="font-display max-w-72 truncate px-2 text-[15px] {i === day
 						? 'text-base-content border-base-content border-b-2 font-semibold'
 						: ''}"
 					aria-pressed={i === day}
@@ -131,7 +131,7 @@
 			{/each}
 		</div>
 	{:else}
-		<h1 class="text-base-content text-[17px]">{session?.title ?? 'Rebuild bench'}</h1>
+		<h1 class="text-base-content max-w-96 truncate text-[17px]">{session?.title ?? 'Rebuild bench'}</h1>
 	{/if}
 	{#if session}
 		<span class={limit && minutes > limit ? 'text-accent font-semibold' : ''}
