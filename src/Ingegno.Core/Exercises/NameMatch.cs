@@ -64,6 +64,8 @@ public static class NameMatch
     private static string Singular(string word) => word switch
     {
         "biceps" or "triceps" => word,
+        "ups" => "up",
+        _ when word.Length > 4 && word.EndsWith("ies", StringComparison.Ordinal) => word[..^3] + "y",
         _ when word.Length > 4 && (word.EndsWith("sses", StringComparison.Ordinal) || word.EndsWith("ches", StringComparison.Ordinal)) => word[..^2],
         _ when word.Length > 3 && word.EndsWith('s') && !word.EndsWith("ss", StringComparison.Ordinal) => word[..^1],
         _ => word,

@@ -28,6 +28,7 @@ public static class CountWords
         CountKind.Breaths => " breaths",
         CountKind.Trips => " trips",
         CountKind.Steps => " steps",
+        CountKind.Metres => " m",
         _ => "",
     };
 }

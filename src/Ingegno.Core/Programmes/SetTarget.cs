@@ -20,6 +20,9 @@ public enum CountKind
     Trips,
     Steps,
 
+    /// <summary>Carried or walked so far.</summary>
+    Metres,
+
     /// <summary>Repetitions until a perceived effort, written as a reserve.</summary>
     UntilEffort,
 
@@ -56,12 +59,12 @@ public static class CountKinds
         kind is CountKind.Repetitions or CountKind.UpTo or CountKind.AsManyAsPossible or CountKind.UntilEffort;
 
     /// <summary>
-    /// Seconds one count takes where no tempo says so: a repetition 3, a slow breath 5, a trip 15, a step 1 (common practice). A set
+    /// Seconds one count takes where no tempo says so: a repetition 3, a slow breath 5, a trip 15, a step or a metre 1 (common practice). A set
     /// until the grip goes is planned as one count a 3 s.
     /// </summary>
     public static int SecondsEach(this CountKind kind) => kind switch
     {
-        CountKind.Seconds or CountKind.Steps => 1,
+        CountKind.Seconds or CountKind.Steps or CountKind.Metres => 1,
         CountKind.Breaths => 5,
         CountKind.Trips => 15,
         _ => 3,

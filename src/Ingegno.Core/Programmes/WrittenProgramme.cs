@@ -51,6 +51,9 @@ public sealed record WrittenLine
     /// <summary>Sides take turns within a set; else one side is done first. The count is per side all the same.</summary>
     public bool Alternating { get; init; }
 
+    /// <summary>Techniques as written, each once.</summary>
+    public ImmutableArray<WrittenTechnique> Techniques { get; init; } = [];
+
     /// <summary>What it is for, where the coach wrote it; null leaves it to the repetitions.</summary>
     public Purpose? Purpose { get; init; }
 }

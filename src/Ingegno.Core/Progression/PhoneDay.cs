@@ -53,5 +53,5 @@ public sealed record PhoneDay(DateOnly? On, DateOnly Suggested, string? Question
 
     private static DateOnly Within(DateOnly day, DateOnly first, DateOnly last) => day > last ? last : day < first ? first > last ? last : first : day;
 
-    private static string Days(TimeSpan off) => (int)off.TotalDays is 1 ? "more than a day" : $"{(int)off.TotalDays} days";
+    private static string Days(TimeSpan off) => Math.Round(off.TotalDays) is 1 ? "more than a day" : $"{Math.Round(off.TotalDays):0} days";
 }

@@ -113,7 +113,7 @@ public static class ProgressionOrder
 
     private static Raised? Repetitions(Climbing at, int top, string? why)
     {
-        int by = at.Line.Count == CountKind.Seconds ? SecondsAWeek : 1;
+        int by = at.Line.Count is CountKind.Seconds or CountKind.Metres ? SecondsAWeek : 1;
         if (at.Line.Counts.Min() >= top)
         {
             return null;
@@ -123,6 +123,7 @@ public static class ProgressionOrder
         string unit = at.Line.Count switch
         {
             CountKind.Seconds => $"{by} s",
+            CountKind.Metres => $"{by} m",
             CountKind.Breaths => "1 breath",
             CountKind.Steps => "1 step",
             CountKind.Trips => "1 trip",

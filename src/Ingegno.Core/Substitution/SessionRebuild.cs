@@ -281,7 +281,7 @@ public sealed partial class SessionRebuild
 
     private RebuiltLine Fresh(LineCase about, HashSet<string> used, Exercise written, Role role, Intent? intent)
     {
-        var (line, choice) = (about.Line, about.Choice);
+        var (line, choice) = (about.Line, TypedTechniques.Under(about.Line, about.Choice));
         // One more than are shown for every exercise already used, so that the best unused one is always among them.
         int most = MostAlternatives + used.Count + 1;
         var found = _search.For(written, intent, role, id => WishFor(id, choice), wanted: most, asked: IsAsked);

@@ -31,7 +31,7 @@ internal static class UncomputedCount
     {
         (Counted.Repetitions, var kind) => kind.IsRepetitions(),
         (Counted.Seconds, var kind) => kind is CountKind.Seconds or CountKind.Breaths or CountKind.UntilGrip,
-        (Counted.Steps, var kind) => kind is CountKind.Steps or CountKind.Trips or CountKind.UntilGrip or CountKind.Repetitions,
+        (Counted.Steps, var kind) => kind is CountKind.Steps or CountKind.Metres or CountKind.Trips or CountKind.UntilGrip or CountKind.Repetitions,
         _ => false,
     };
 

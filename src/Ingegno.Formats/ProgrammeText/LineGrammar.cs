@@ -27,6 +27,20 @@ internal abstract record LinePart
 
     internal sealed record For(Purpose Purpose) : LinePart;
 
+    /// <summary>The sets, where they do not stand behind the name.</summary>
+    internal sealed record Dose(SetsRead Sets) : LinePart;
+
+    /// <summary>The last set is another one.</summary>
+    internal sealed record LastSet(SetTarget Target) : LinePart;
+
+    /// <summary>A phase of the repetition in words; what is not named stays.</summary>
+    internal sealed record Phases(int? Lowering = null, int? Low = null, int? Lifting = null, int? High = null, bool Fast = false) : LinePart;
+
+    /// <summary>Understood, and nothing can be done with it: said.</summary>
+    internal sealed record NotYet(string Why) : LinePart;
+
+    internal sealed record Does(WrittenTechnique Technique) : LinePart;
+
     internal sealed record Filler : LinePart;
 }
 

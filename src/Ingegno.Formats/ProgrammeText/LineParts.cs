@@ -3,6 +3,7 @@ using System.Globalization;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
+using Ingegno.Core.Substitution;
 
 namespace Ingegno.Formats.ProgrammeText;
 
@@ -36,8 +37,29 @@ internal static class LineParts
                 return Problem("A rest lasts up to 30 minutes: write 90 s, 1:30 or 2 min.");
             case LinePart.PerSide:
                 return line with { PerSide = true };
+            case LinePart.OfBothSides { Alternating: true } when line.PerSide:
+                return line with { Alternating = true };
             case LinePart.OfBothSides both:
                 return ASide(line, both.Alternating);
+            case LinePart.LastSet last:
+                return line with { Sets = [.. line.Sets[..^1], last.Target with { Low = Math.Max(last.Target.Low, line.Sets[^1].Kind == CountKind.Repetitions && last.Target.Low <= 1 ? line.Sets[^1].Low : 1) }] };
+            case LinePart.Phases { Lowering: null or <= Tempo.LongestPhase, Low: null or <= Tempo.LongestPhase, Lifting: null or <= Tempo.LongestPhase, High: null or <= Tempo.LongestPhase } phases:
+                var was = line.Tempo ?? Tempo.Reference;
+                return line with
+                {
+                    Tempo = new(
+                        phases.Lowering ?? was.Lowering, phases.Low ?? was.AfterLowering, phases.Fast ? 0 : phases.Lifting ?? was.Lifting, phases.High ?? was.AfterLifting,
+                        phases.Fast || (phases.Lifting is null && was.FastLifting)),
+                };
+            case LinePart.Phases:
+                return Problem($"A phase of a repetition lasts at most {Tempo.LongestPhase} s: write a longer hold as seconds, such as 3 x 30 s.");
+            case LinePart.NotYet not:
+                return Problem(not.Why);
+            case LinePart.Does { Technique.Kind: var kind } when !TypedTechniques.IsDosed(kind) && line.Techniques.All(t => t.Kind != kind):
+                problems.Add(new(at.Line, at.Column, at.Length, "Read, but the dose does not go by it yet: say on the sheet how it is done.", IsDoubt: true));
+                return line with { Techniques = [.. line.Techniques, ((LinePart.Does)part).Technique] };
+            case LinePart.Does does:
+                return line.Techniques.Any(t => t.Kind == does.Technique.Kind) ? line : line with { Techniques = [.. line.Techniques, does.Technique] };
             case LinePart.For purpose:
                 return line with { Purpose = purpose.Purpose };
             default:

@@ -11,6 +11,9 @@ internal static class LineReader
 {
     private const int LongestLine = 400;
 
+    /// <summary>"Paused" and "slow" without a figure, seconds (common practice).</summary>
+    private const int PauseSeconds = 2, SlowSeconds = 4;
+
     private static readonly ProgrammeTokenizer Tokenizer = new();
 
     /// <param name="Line">Null when no sets and repetitions were found.</param>
@@ -23,93 +26,261 @@ internal static class LineReader
             return new(null, [new(number, LongestLine + 1, text.Length - LongestLine, $"A line has at most {LongestLine} characters: put each exercise on its own line.")]);
         }
 
-        var tokens = Tokenizer.Tokenize(text).ToArray();
-        var (group, place, start) = Tag(tokens);
-        for (int at = start; at < tokens.Length; at++)
+        string plain = LineText.Plain(text);
+        int begins = LineText.AfterListMark(plain);
+        var tokens = Tokenizer.Tokenize(plain).ToArray();
+        var (group, place, start) = LineText.NumberedTag(plain, begins) is { } numbered
+            ? (numbered.Group, numbered.Place, At(tokens, numbered.End))
+            : Tag(tokens, At(tokens, begins));
+        var found = Found(plain, tokens, start);
+        if (!found.Any(f => f.Parts.OfType<LinePart.Dose>().Any()) || NameOf(tokens, found) is not { } name)
         {
-            var sets = LineGrammar.Sets.Invoke(new TokenList<ProgrammeToken>(tokens[at..]));
-            if (!sets.HasValue || (at == start && !StartsWithName(tokens, at)))
+            int column = text.Length - text.TrimStart().Length + 1;
+            return new(null, [new(number, column, text.Trim().Length, "No sets and repetitions found. Add them after the name, such as 3 x 8 or 10/10/8.")]);
+        }
+
+        return Complete(text, number, tokens, (group, place), found, name, catalogue, unit);
+    }
+
+    /// <summary>A stretch of the line: what was read from it, or nothing.</summary>
+    /// <param name="First">Of its tokens; <paramref name="End"/> is the first behind them.</param>
+    private sealed record Stretch(int First, int End, LinePart[] Parts)
+    {
+        internal bool IsLoose => Parts.Length == 0;
+    }
+
+    /// <summary>The first token at or behind a letter.</summary>
+    private static int At(Token<ProgrammeToken>[] tokens, int letter) =>
+        Array.FindIndex(tokens, t => t.Position.Absolute >= letter) is >= 0 and var at ? at : tokens.Length;
+
+    /// <summary>Goes through the line: the name is the words before the first figure that reads, all else is tried everywhere.</summary>
+    private static List<Stretch> Found(string plain, Token<ProgrammeToken>[] tokens, int start)
+    {
+        var found = new List<Stretch>();
+        bool read = false, named = false;
+        for (int at = start; at < tokens.Length;)
+        {
+            bool word = tokens[at].Kind == ProgrammeToken.Word;
+            var (parts, end) = Reading(plain, tokens, at, wordsOnly: word && !read, isFirst: !named && !read);
+            if (parts.Length > 0 && !(parts is [LinePart.Filler] && !read))
+            {
+                found.Add(new(at, end, parts));
+                read |= parts.Any(p => p is not LinePart.Filler);
+                at = end;
+                continue;
+            }
+
+            named |= word;
+            if (found.Count > 0 && found[^1].IsLoose && found[^1].End == at)
+            {
+                found[^1] = found[^1] with { End = at + 1 };
+            }
+            else
+            {
+                found.Add(new(at, at + 1, []));
+            }
+
+            at++;
+        }
+
+        return found;
+    }
+
+    /// <param name="wordsOnly">In the name: only sets may begin with a word here.</param>
+    /// <param name="isFirst">Nothing stands before it.</param>
+    private static (LinePart[] Parts, int End) Reading(string plain, Token<ProgrammeToken>[] tokens, int at, bool wordsOnly, bool isFirst)
+    {
+        int letter = tokens[at].Position.Absolute;
+        if (GymPhrases.DoseAt(plain, letter) is { } dose)
+        {
+            return (dose.Parts, At(tokens, dose.End));
+        }
+
+        if (!wordsOnly && GymPhrases.PartAt(plain, letter) is { } phrase)
+        {
+            return (phrase.Parts, At(tokens, phrase.End));
+        }
+
+        var rest = new TokenList<ProgrammeToken>(tokens[at..]);
+        if (LineGrammar.Sets.Invoke(rest) is { HasValue: true } sets)
+        {
+            return ([new LinePart.Dose(sets.Value)], tokens.Length - sets.Remainder.Count());
+        }
+
+        return !wordsOnly && !isFirst && LineGrammar.Part.Invoke(rest) is { HasValue: true } part ? ([part.Value], tokens.Length - part.Remainder.Count()) : ([], at + 1);
+    }
+
+    /// <summary>The first words nothing else was made of; behind the sets up to the first mark.</summary>
+    private static Stretch? NameOf(Token<ProgrammeToken>[] tokens, List<Stretch> found)
+    {
+        foreach (var stretch in found.Where(f => f.IsLoose))
+        {
+            int first = Enumerable.Range(stretch.First, stretch.End - stretch.First).FirstOrDefault(i => tokens[i].Kind == ProgrammeToken.Word, -1);
+            if (first < 0)
             {
                 continue;
             }
 
-            int after = tokens.Length - sets.Remainder.Count();
-            return Complete(text, number, tokens, (group, place, start, at, after), sets.Value, catalogue, unit);
+            bool opens = found[0] == stretch;
+            int end = opens ? stretch.End
+                : Enumerable.Range(first, stretch.End - first).FirstOrDefault(i => tokens[i].Kind is ProgrammeToken.Separator or ProgrammeToken.Colon || (tokens[i].Kind == ProgrammeToken.Dash && i > first), stretch.End);
+            return new(opens ? stretch.First : first, end, []);
         }
 
-        int column = text.Length - text.TrimStart().Length + 1;
-        return new(null, [new(number, column, text.Trim().Length, "No sets and repetitions found. Add them after the name, such as 3 x 8 or 10/10/8.")]);
+        return null;
     }
 
-    /// <summary>The sets never open a line: there must be a name before them.</summary>
-    private static bool StartsWithName(Token<ProgrammeToken>[] tokens, int at) => at > 0 && tokens[at - 1].Kind == ProgrammeToken.Word;
-
     /// <summary>"A1", "B2.", "C)": a letter with a place or a mark behind it.</summary>
-    private static (string? Group, int Place, int Start) Tag(Token<ProgrammeToken>[] tokens)
+    private static (string? Group, int Place, int Start) Tag(Token<ProgrammeToken>[] tokens, int at)
     {
-        if (tokens.Length < 2 || tokens[0].Kind != ProgrammeToken.Word || tokens[0].Span.Length != 1)
+        if (tokens.Length < at + 2 || tokens[at].Kind != ProgrammeToken.Word || tokens[at].Span.Length != 1)
         {
-            return (null, 0, 0);
+            return (null, 0, at);
         }
 
-        string letter = tokens[0].ToStringValue().ToUpperInvariant();
-        bool placed = tokens[1].Kind == ProgrammeToken.Number && Touches(tokens[0], tokens[1])
-            && int.TryParse(tokens[1].ToStringValue(), out int n) && n is > 0 and < 20;
-        int start = placed ? 2 : 1;
+        string letter = tokens[at].ToStringValue().ToUpperInvariant();
+        bool placed = tokens[at + 1].Kind == ProgrammeToken.Number && Touches(tokens[at], tokens[at + 1])
+            && int.TryParse(tokens[at + 1].ToStringValue(), out int n) && n is > 0 and < 20;
+        int start = at + (placed ? 2 : 1);
         bool marked = start < tokens.Length && tokens[start].Kind is ProgrammeToken.Separator or ProgrammeToken.Colon;
-        return placed ? (letter, int.Parse(tokens[1].ToStringValue(), System.Globalization.CultureInfo.InvariantCulture), marked ? 3 : 2)
-            : marked && Touches(tokens[0], tokens[1]) ? (letter, 0, 2)
-            : (null, 0, 0);
+        return placed ? (letter, int.Parse(tokens[at + 1].ToStringValue(), System.Globalization.CultureInfo.InvariantCulture), start + (marked ? 1 : 0))
+            : marked && Touches(tokens[at], tokens[at + 1]) ? (letter, 0, at + 2)
+            : (null, 0, at);
     }
 
     private static bool Touches(Token<ProgrammeToken> a, Token<ProgrammeToken> b) =>
         a.Position.Absolute + a.Span.Length == b.Position.Absolute;
 
     private static Result Complete(
-        string text, int number, Token<ProgrammeToken>[] tokens,
-        (string? Group, int Place, int Name, int Sets, int Parts) at, SetsRead sets, Catalogue catalogue, MassUnit unit)
+        string text, int number, Token<ProgrammeToken>[] tokens, (string? Group, int Place) tag, List<Stretch> found, Stretch named, Catalogue catalogue, MassUnit unit)
     {
         var problems = ImmutableArray.CreateBuilder<TextProblem>();
-        int from = tokens[at.Name].Position.Absolute, to = tokens[at.Sets].Position.Absolute;
-        string name = text[from..to].Trim().TrimEnd(':', ',', '-', ';').Trim();
+        var (_, from, length) = Place(named.First, named.End);
+        string name = text[(from - 1)..(from - 1 + length)].Trim().Trim(':', ',', '-', ';', '–', '—').Trim();
+        var known = NameReader.Shipped.Read(name);
+        var dose = found.First(f => f.Parts.OfType<LinePart.Dose>().Any());
+        var sets = dose.Parts.OfType<LinePart.Dose>().First().Sets;
         var line = new WrittenLine
         {
             Number = number,
             Text = text.Trim(),
-            Group = at.Group,
-            PlaceInGroup = at.Place,
+            Group = tag.Group,
+            PlaceInGroup = tag.Place,
             ExerciseName = name,
-            Exercise = catalogue.Named(name)?.Id,
-            Sets = SetsOf(sets, Place(at.Sets, at.Parts - 1), problems),
+            Exercise = known?.Exercise.Id,
+            Sets = SetsOf(sets, Place(dose.First, dose.End), problems),
             OptionalSets = Math.Clamp(sets.Optional, 0, 10),
             Intensity = new Intensity(Reserve: sets.Reserve is >= 0 and <= 9 ? sets.Reserve : null),
         };
-        if (Meant(name, catalogue) is { } doubt)
+        if ((Meant(name, catalogue) ?? ReadAs(name, known)) is { } doubt)
         {
-            problems.Add(new(number, from + 1, name.Length, doubt, IsDoubt: true));
+            problems.Add(new(number, from, name.Length, doubt, IsDoubt: true));
         }
 
-        for (int i = at.Parts; i < tokens.Length;)
+        // Taking turns, a count is of both sides together unless a side is named.
+        line = line with { PerSide = found.Any(f => f.Parts.Any(p => p is LinePart.PerSide)) };
+        foreach (var part in (known?.Modifiers ?? []).Select(OfModifier).OfType<LinePart>())
         {
-            var part = LineGrammar.Part.Invoke(new TokenList<ProgrammeToken>(tokens[i..]));
-            if (!part.HasValue)
+            line = LineParts.Apply(line, part, unit, Place(named.First, named.End), problems);
+        }
+
+        bool second = false;
+        foreach (var stretch in found)
+        {
+            if (stretch.IsLoose)
             {
-                i = SkipUnknown(tokens, i, number, problems);
+                Left(stretch);
                 continue;
             }
 
-            int next = tokens.Length - part.Remainder.Count();
-            line = LineParts.Apply(line, part.Value, unit, Place(i, next - 1), problems);
-            i = next;
+            foreach (var part in stretch.Parts)
+            {
+                if (part is LinePart.Dose && stretch != dose)
+                {
+                    second = true;
+                    problems.Add(new(number, Place(stretch.First, stretch.End).Column, Place(stretch.First, stretch.End).Length,
+                        "A second dose on one line: only the first was read. Write each on a line of its own."));
+                }
+                else if (!second && part is not LinePart.Dose)
+                {
+                    line = Once(line, part, Place(stretch.First, stretch.End));
+                }
+            }
         }
 
         return new(line, problems.ToImmutable());
 
-        (int Line, int Column, int Length) Place(int first, int last) => (
+        WrittenLine Once(WrittenLine now, LinePart part, (int Line, int Column, int Length) at)
+        {
+            bool again = part switch
+            {
+                LinePart.Load => now.Intensity is { Load: not null } or { Percent: not null },
+                LinePart.Percent => now.Intensity is { Load: not null } or { Percent: not null },
+                LinePart.Reserve => now.Intensity.Reserve is not null,
+                LinePart.Rest => now.Rest is not null,
+                _ => false,
+            };
+            var then = LineParts.Apply(now, part, unit, at, problems);
+            if (!again || then.Intensity == now.Intensity && then.Rest == now.Rest)
+            {
+                return then;
+            }
+
+            problems.Add(new(at.Line, at.Column, at.Length, "Said twice and not alike: the first was read. Leave one of them."));
+            return now;
+        }
+
+        // What stands beside the name's own words: a remark, or something that was meant and not read.
+        void Left(Stretch stretch)
+        {
+            int first = stretch.First >= named.First && stretch.First < named.End ? named.End : stretch.First;
+            while (first < stretch.End && !IsTold(tokens[first]))
+            {
+                first++;
+            }
+
+            if (first >= stretch.End)
+            {
+                return;
+            }
+
+            var at = Place(first, stretch.End);
+            // A word right behind a bare figure is its unit, and one nobody knows.
+            bool figures = (first > 0 && tokens[first - 1].Kind == ProgrammeToken.Number) || tokens[first..stretch.End].Any(t => t.Kind is ProgrammeToken.Number or ProgrammeToken.Percent or ProgrammeToken.At);
+            bool negative = figures && tokens[first..stretch.End].Any(t => t.Kind == ProgrammeToken.Dash);
+            problems.Add(
+                negative ? new(at.Line, at.Column, at.Length, "A load cannot be negative. Write it as 60 kg, 130 lb or 75 %.")
+                : figures ? new(at.Line, at.Column, at.Length, "Not understood and left out. After the sets come load (60 kg, 75 %), effort (RPE 8, RIR 2), tempo 3-1-1-0, rest 1:30, each side.")
+                : new(at.Line, at.Column, at.Length, "Kept as a remark; nothing of it was read as a dose.", IsDoubt: true));
+        }
+
+        static bool IsTold(Token<ProgrammeToken> token) => token.Kind is ProgrammeToken.Word or ProgrammeToken.Number or ProgrammeToken.Percent or ProgrammeToken.At or ProgrammeToken.Other or ProgrammeToken.Dash or ProgrammeToken.Plus;
+
+        (int Line, int Column, int Length) Place(int first, int end) => (
             number,
             tokens[first].Position.Absolute + 1,
-            tokens[last].Position.Absolute + tokens[last].Span.Length - tokens[first].Position.Absolute);
+            tokens[end - 1].Position.Absolute + tokens[end - 1].Span.Length - tokens[first].Position.Absolute);
     }
+
+    /// <summary>What a word beside the name says of the dose; null where it says nothing.</summary>
+    private static LinePart? OfModifier(NameModifier modifier) => modifier switch
+    {
+        NameModifier.Pause => new LinePart.Phases(Low: PauseSeconds),
+        NameModifier.Slow => new LinePart.Phases(Lowering: SlowSeconds),
+        NameModifier.Fast => new LinePart.Phases(Fast: true),
+        NameModifier.Band => new LinePart.Does(new(TechniqueKind.BandAdded)),
+        NameModifier.Lowering => new LinePart.Does(new(TechniqueKind.LoweringOnly)),
+        NameModifier.Alternating => new LinePart.OfBothSides(true),
+        _ => null,
+    };
+
+    /// <summary>Said where a name was not typed as it is known.</summary>
+    private static string? ReadAs(string name, NameRead? read) => read switch
+    {
+        { Sureness: NameSureness.Guessed } => $"\"{name}\" is read as {read.Exercise.Name.ToLowerInvariant()}. Not meant? Write the name in full.",
+        { Sureness: NameSureness.Modified } => $"\"{name}\" is read as {read.Exercise.Name.ToLowerInvariant()}, {string.Join(", ", read.Left)} beside it.",
+        _ => null,
+    };
 
     /// <summary>The same word means different exercises to different coaches; null where it means one.</summary>
     private static string? Meant(string name, Catalogue catalogue)
@@ -158,29 +329,11 @@ internal static class LineReader
     /// <summary>Most of a count in one set, and what to say over it.</summary>
     private static (int Most, string Words) Bounds(CountKind kind) => kind switch
     {
-        CountKind.Seconds => (600, "A hold lasts 1 to 600 seconds."),
+        CountKind.Seconds => (3600, "A set lasts 1 second to an hour."),
         CountKind.Breaths => (100, "A position is held for 1 to 100 breaths."),
         CountKind.Trips => (50, "A carry has 1 to 50 trips a set."),
         CountKind.Steps => (500, "A set has 1 to 500 steps."),
+        CountKind.Metres => (1000, "A set goes 1 to 1000 m."),
         _ => (100, "A set has 1 to 100 repetitions."),
     };
-
-    /// <summary>Reports a stretch of tokens nothing could be made of, and goes on behind it.</summary>
-    private static int SkipUnknown(
-        Token<ProgrammeToken>[] tokens, int from, int number, ImmutableArray<TextProblem>.Builder problems)
-    {
-        int to = from + 1;
-        while (to < tokens.Length && !LineGrammar.Part.Invoke(new TokenList<ProgrammeToken>(tokens[to..])).HasValue)
-        {
-            to++;
-        }
-
-        int start = tokens[from].Position.Absolute;
-        int length = tokens[to - 1].Position.Absolute + tokens[to - 1].Span.Length - start;
-        bool negative = tokens[from].Kind == ProgrammeToken.Dash || (tokens[from].Kind == ProgrammeToken.At && to > from + 1 && tokens[from + 1].Kind == ProgrammeToken.Dash);
-        problems.Add(new(number, start + 1, length, negative
-            ? "A load cannot be negative. Write it as 60 kg, 130 lb or 75 %."
-            : "Not understood and left out. After the sets come load (60 kg, 75 %), effort (RPE 8, RIR 2), tempo 3-1-1-0, rest 1:30, each side."));
-        return to;
-    }
 }

@@ -1566,7 +1566,7 @@ export interface components {
          * @description What a set counts in, and what ends it.
          * @enum {unknown}
          */
-        CountKind: "repetitions" | "seconds" | "asManyAsPossible" | "upTo" | "breaths" | "trips" | "steps" | "untilEffort" | "untilGrip";
+        CountKind: "repetitions" | "seconds" | "asManyAsPossible" | "upTo" | "breaths" | "trips" | "steps" | "metres" | "untilEffort" | "untilGrip";
         /**
          * @description What a set of an exercise counts.
          * @enum {unknown}
@@ -4774,6 +4774,11 @@ export interface components {
          */
         Technique: "slowLowering" | "slowBothWays" | "pause" | "pulses" | "oneAndAHalf" | "loweringOnly" | "restPause" | "isometricFirst" | "holdToFatigue" | "squeeze" | "weightPlusBand" | "oneLimb" | "shortRangePartials" | "fastIntent" | "backOff" | "longSet";
         /**
+         * @description A technique as coaches write it behind a dose.
+         * @enum {unknown}
+         */
+        TechniqueKind: "pulses" | "oneAndAHalf" | "oneAndAQuarter" | "partials" | "holdFirst" | "holdLast" | "restPause" | "dropSet" | "cluster" | "bandAdded" | "loweringOnly" | "backOff" | "everyMinute";
+        /**
          * @description Which techniques may be used on an exercise for this client, and why the others may not. How many at once is the house
          *     rules' matter (int HouseRules.MostTechniques(Exercise exercise)).
          */
@@ -5193,7 +5198,15 @@ export interface components {
             perSide: boolean;
             /** @description Sides take turns within a set; else one side is done first. The count is per side all the same. */
             alternating: boolean;
+            /** @description Techniques as written, each once. */
+            techniques: components["schemas"]["WrittenTechnique"][];
             purpose: null | components["schemas"]["Purpose"];
+        };
+        /** @description A technique with its figure: pulses, or seconds of a hold or a short rest; null where none was written. */
+        WrittenTechnique: {
+            kind: components["schemas"]["TechniqueKind"];
+            /** Format: int32 */
+            figure: null | number;
         };
     };
     responses: never;

@@ -31,7 +31,9 @@
 				? ' breaths'
 				: p?.count === 'steps'
 					? ' steps'
-					: p?.count === 'trips'
+					: p?.count === 'metres'
+						? ' m'
+						: p?.count === 'trips'
 						? ' trips'
 						: ''
 	);

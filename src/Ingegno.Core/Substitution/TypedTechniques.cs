@@ -1,0 +1,42 @@
+using Ingegno.Core.Effort;
+using Ingegno.Core.Programmes;
+
+namespace Ingegno.Core.Substitution;
+
+/// <summary>Techniques a coach typed, as what a coach would settle by hand: one rule doses both.</summary>
+public static class TypedTechniques
+{
+    /// <summary>Pulses where no number was written (common practice).</summary>
+    private const int UsualPulses = 5;
+
+    /// <summary>The choice with what was typed under it: what was settled by hand goes before it. Null where neither says anything.</summary>
+    public static LineChoice? Under(WrittenLine line, LineChoice? choice)
+    {
+        if (line.Techniques.All(t => !IsDosed(t.Kind)))
+        {
+            return choice;
+        }
+
+        var over = choice ?? new LineChoice(line.Number, line.Text);
+        foreach (var technique in line.Techniques)
+        {
+            over = technique.Kind switch
+            {
+                TechniqueKind.Pulses => over with { Pulses = over.Pulses ?? Math.Clamp(technique.Figure ?? UsualPulses, 1, RepetitionStyle.MostPulses) },
+                TechniqueKind.OneAndAHalf => over with { Partial = over.Partial ?? PartialPart.AndAHalf },
+                TechniqueKind.OneAndAQuarter => over with { Partial = over.Partial ?? PartialPart.AndAQuarter },
+                TechniqueKind.HoldFirst => over with { Form = over.Form ?? SetForm.PushFirst },
+                TechniqueKind.HoldLast => over with { Form = over.Form ?? SetForm.HoldToFatigue },
+                TechniqueKind.RestPause => over with { Form = over.Form ?? SetForm.RestPause },
+                TechniqueKind.BackOff => over with { FinishEasier = true },
+                _ => over,
+            };
+        }
+
+        return over;
+    }
+
+    /// <summary>The dose goes by it; of the others the coach is told that it does not.</summary>
+    public static bool IsDosed(TechniqueKind kind) => kind is TechniqueKind.Pulses or TechniqueKind.OneAndAHalf or TechniqueKind.OneAndAQuarter
+        or TechniqueKind.HoldFirst or TechniqueKind.HoldLast or TechniqueKind.RestPause or TechniqueKind.BackOff;
+}
