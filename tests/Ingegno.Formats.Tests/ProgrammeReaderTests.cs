@@ -157,8 +157,8 @@ public class ProgrammeReaderTests
     [InlineData("Bench press 3 x 500", 13, "1 to 100")]
     [InlineData("Bench press 3 x 10/8", 13, "one count a set")]
     [InlineData("Bench press 3 x 8 tempo 60-60-60-60", 19, "no tempo")]
-    [InlineData("Bench press 3 x 8 400 %", 19, "5 to 120")]
-    [InlineData("Bench press 3 x 8 @ 5000 kg", 19, "up to 1000 kg")]
+    [InlineData("Bench press 3 x 8 400 %", 19, "5 to 110")]
+    [InlineData("Bench press 3 x 8 @ 5000 kg", 19, "up to 600 kg")]
     [InlineData("Bench press 3 x 8 RPE 14", 19, "RPE 1 to 10")]
     [InlineData("Bench press 3 x 8 rest 24:00:00", 31, "Not understood")]
     [InlineData("Bench press 3 x 8 rest 90 min", 19, "up to 30 minutes")]
@@ -212,7 +212,7 @@ public class ProgrammeReaderTests
             var read = Read(text);
             int lines = text.ReplaceLineEndings("\n").Split('\n').Length;
             read.Problems.ShouldAllBe(p => p.Line >= 1 && p.Line <= lines && p.Column >= 1 && p.Message.Length > 0);
-            read.Programme.Sessions.SelectMany(s => s.Lines).ShouldAllBe(l => l.Sets.Length >= 1 && l.Sets.All(s => s.Low >= 1 && s.High <= 600));
+            read.Programme.Sessions.SelectMany(s => s.Lines).ShouldAllBe(l => l.Sets.Length >= 1 && l.Sets.All(s => s.Low >= 1 && s.High <= 3600));
         });
 
     private static readonly Gen<string> Names = Gen.Int[0, Catalogue.Shipped.Exercises.Length - 1].Select(i => Catalogue.Shipped.Exercises[i].Name);

@@ -98,9 +98,19 @@ public sealed class NameReader
         return Enumerable.Range(1, (1 << modifying.Length) - 1)
             .Where(off => BitOperations.PopCount((uint)off) <= Math.Min(MostModifiers, words.Length - 1))
             .OrderBy(off => BitOperations.PopCount((uint)off))
+            .ThenBy(off => modifying.Where((_, i) => (off >> i & 1) == 1).Sum(i => Weight(_words.Modifiers[words[i]])))
             .Select(off => Without(words, [.. modifying.Where((_, i) => (off >> i & 1) == 1)]))
             .FirstOrDefault(read => read is not null);
     }
+
+    /// <summary>How much another exercise it is without the word.</summary>
+    private static int Weight(NameModifier modifier) => modifier switch
+    {
+        NameModifier.Plain => 0,
+        NameModifier.Implement => 3,
+        NameModifier.Position => 2,
+        _ => 1,
+    };
 
     private NameRead? Without(string[] words, int[] off) =>
         Find([.. words.Where((_, i) => !off.Contains(i))]) is { } exercise

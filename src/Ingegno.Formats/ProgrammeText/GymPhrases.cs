@@ -19,8 +19,19 @@ internal static partial class GymPhrases
 
     private static readonly Dictionary<string, int> Words = new(StringComparer.OrdinalIgnoreCase)
     {
-        ["one"] = 1, ["two"] = 2, ["three"] = 3, ["four"] = 4, ["five"] = 5, ["six"] = 6, ["seven"] = 7, ["eight"] = 8, ["nine"] = 9, ["ten"] = 10,
-        ["twelve"] = 12, ["fifteen"] = 15, ["twenty"] = 20,
+        ["one"] = 1,
+        ["two"] = 2,
+        ["three"] = 3,
+        ["four"] = 4,
+        ["five"] = 5,
+        ["six"] = 6,
+        ["seven"] = 7,
+        ["eight"] = 8,
+        ["nine"] = 9,
+        ["ten"] = 10,
+        ["twelve"] = 12,
+        ["fifteen"] = 15,
+        ["twenty"] = 20,
     };
 
     /// <summary>No line of 400 letters takes a pattern nearly so long, its first use included.</summary>
@@ -55,11 +66,17 @@ internal static partial class GymPhrases
         Of($@"[x×]\s*(?<low>\d{{1,3}}){Times}(?<sets>\d{{1,2}})\b", m => [Sets(m)]),
         // "5,5,5+", "12, 12, 12", "10-8-6".
         Of(@"(?<list>\d{1,3}(?:\s*,\s*\d{1,3}){2,9}\+?|\d{1,3},\d{1,3}\+|\d{1,3}(?:-\d{1,3}){2}\+?(?![-\d])|\d{2,3}(?:-\d{1,3}){3,9}\+?)(?![\d:x×.])(?!\s*(?:kg|lb|%|s\b|tempo))", m => [List(m.Groups["list"].Value)]),
+        // A minus sign right before a load takes nothing into the count; a row of a spreadsheet: name, sets, repetitions.
+        Of($@"(?<sets>\d{{1,2}}){Times}(?<low>\d{{1,3}})(?=\s+-\s*{N}\s*(?:kg|kgs|lbs?\b|%))", m => [Sets(m)]),
+        Of(@"(?<sets>\d{1,2})\s*[\t|;]\s*(?:(?<cap>amrap|max)|(?<low>\d{1,3})(?:\s*-\s*(?<high>\d{1,3}))?)(?=\s*(?:[\t|;]|$))", m => [Sets(m)]),
         // "12 + rest-pause": one set, and what is done on it.
         Of($@"(?<low>\d{{1,3}})(?=\s*\+\s*(?:rest-?\s?pause|myo|drop|partials?|pulses?))", m => [Sets(m)]),
         // "EMOM 10 min 15 reps", "3 reps every minute for 8 min", "10 EMOM for 8 minutes".
         Of($@"emom\s*(?:for\s*)?(?<sets>{Whole})\s*(?:minutes?|mins?|min|')\s*(?:of|x|:|,)?\s*(?<low>{Whole})\s*(?:reps?)?", EveryMinute),
         Of($@"(?<low>{Whole})\s*(?:reps?)?\s*(?:emom|every minute|each minute|on the minute)\s*(?:for|x)?\s*(?<sets>{Whole})\s*(?:minutes?|mins?|min|')", EveryMinute),
+        // "Plank 45s", "Push-ups x 20": one set.
+        Of(@"(?<low>\d{1,3})\s*(?<unit>seconds?|secs?|s)\s*$", m => [Sets(m)]),
+        Of(@"[x×]\s*(?<low>\d{1,3})\s*$", m => [Sets(m)]),
         // "Plank 1 min", "Rucksack walk 20 min", "4 trips": one set.
         Of(@"(?<low>\d{1,3})\s*(?<unit>minutes?\b|mins?\b|trips?\b|lengths?\b)(?!\s*(?:rest|between|on\b|off\b))", m => [Sets(m)]),
     ];
@@ -74,6 +91,7 @@ internal static partial class GymPhrases
         Of($@"@?\s*(?<value>{N})\s*rpe\b", m => [new LinePart.Reserve(10 - Figure(m, "value"))]),
         Of($@"(?:leave|leaving|with)?\s*(?<value>{Whole})\s*(?:reps?\s*)?(?:in reserve|in the tank|in hand|left\b(?!\s+(?:and|&|then|leg|arm|side)))", m => [new LinePart.Reserve(Number(m, "value"))]),
         // Percent and load.
+        Of($@"(?<=\s)(?:@\s*)?-{N}\s*(?:kg|kgs|lbs?\b|%)", _ => [new LinePart.NotYet("A load cannot be negative. Write it as 60 kg, 130 lb or 75 %.")]),
         Of($@"(?:@|at)?\s*(?<value>{N})\s*-\s*(?<most>{N})\s*(?:%|percent)", m => [new LinePart.Percent((Figure(m, "value") + Figure(m, "most")) / 2)]),
         Of($@"(?:@|at)?\s*{N}(?:(?:\s*/\s*|,\s+){N})+\s*(?:%|percent|kg|lbs?\b)", _ => [new LinePart.NotYet("A load for each set is not read yet: write each on a line of its own.")]),
         Of(@"top set\b|back-?offs?\b(?: sets?)?", _ => [new LinePart.NotYet("Top set and back-off sets are not read yet: write each on a line of its own.")]),

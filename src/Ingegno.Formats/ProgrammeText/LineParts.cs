@@ -15,14 +15,14 @@ internal static class LineParts
     {
         switch (part)
         {
-            case LinePart.Percent { Value: >= 5 and <= 120 } percent:
+            case LinePart.Percent { Value: >= 5 and <= 110 } percent:
                 return line with { Intensity = line.Intensity with { Percent = Share.Of(percent.Value / 100), Load = null } };
             case LinePart.Percent percent:
-                return Problem($"{Written(percent.Value)} % of the maximum cannot be right: 5 to 120.");
-            case LinePart.Load load when MassOf(load, unit) is { Kilograms: >= 0 and <= 1000 } mass:
+                return Problem($"{Written(percent.Value)} % of the maximum cannot be right: 5 to 110.");
+            case LinePart.Load load when MassOf(load, unit) is { Kilograms: >= 0 and <= 600 } mass:
                 return line with { Intensity = line.Intensity with { Load = mass, Percent = null } };
             case LinePart.Load load:
-                return Problem($"A load of {Written(load.Value)} {load.Unit ?? "kg"} cannot be right: up to 1000 kg.");
+                return Problem($"A load of {Written(load.Value)} {load.Unit ?? "kg"} cannot be right: up to 600 kg.");
             case LinePart.Reserve { Value: >= 0 and <= 9 } reserve:
                 return line with { Intensity = line.Intensity with { Reserve = reserve.Value } };
             case LinePart.Reserve:

@@ -14,6 +14,9 @@ internal static class LineReader
     /// <summary>"Paused" and "slow" without a figure, seconds (common practice).</summary>
     private const int PauseSeconds = 2, SlowSeconds = 4;
 
+    /// <summary>Fewer seconds alone behind the sets may be anything (common practice).</summary>
+    private const int ShortestRest = 20;
+
     private static readonly ProgrammeTokenizer Tokenizer = new();
 
     /// <param name="Line">Null when no sets and repetitions were found.</param>
@@ -62,6 +65,13 @@ internal static class LineReader
         {
             bool word = tokens[at].Kind == ProgrammeToken.Word;
             var (parts, end) = Reading(plain, tokens, at, wordsOnly: word && !read, isFirst: !named && !read);
+            if (parts is [LinePart.Dose { Sets: { Sets: 1, Targets: [{ Kind: CountKind.Seconds, Low: var alone }] } }] && found.Any(f => f.Parts.Any(p => p is LinePart.Dose)))
+            {
+                // "3 x 10, 90 s": what stands alone behind the sets and is long enough is the rest.
+                parts = alone >= ShortestRest ? [new LinePart.Rest(alone)] : [];
+                end = parts.Length > 0 ? end : at + 1;
+            }
+
             if (parts.Length > 0 && !(parts is [LinePart.Filler] && !read))
             {
                 found.Add(new(at, end, parts));
@@ -156,7 +166,7 @@ internal static class LineReader
     {
         var problems = ImmutableArray.CreateBuilder<TextProblem>();
         var (_, from, length) = Place(named.First, named.End);
-        string name = text[(from - 1)..(from - 1 + length)].Trim().Trim(':', ',', '-', ';', '–', '—').Trim();
+        string name = text[(from - 1)..(from - 1 + length)].Trim().Trim(':', ',', '-', ';', '–', '—', '|').Trim();
         var known = NameReader.Shipped.Read(name);
         var dose = found.First(f => f.Parts.OfType<LinePart.Dose>().Any());
         var sets = dose.Parts.OfType<LinePart.Dose>().First().Sets;
@@ -179,6 +189,12 @@ internal static class LineReader
 
         // Taking turns, a count is of both sides together unless a side is named.
         line = line with { PerSide = found.Any(f => f.Parts.Any(p => p is LinePart.PerSide)) };
+        if (known?.Exercise is { Counted: Counted.Seconds } held && line.Sets.Any(s => s.Kind == CountKind.Repetitions))
+        {
+            var counts = Place(dose.First, dose.End);
+            problems.Add(new(counts.Line, counts.Column, counts.Length, $"{held.Name} is held: write seconds, such as 3 x 30 s.", IsDoubt: true));
+        }
+
         foreach (var part in (known?.Modifiers ?? []).Select(OfModifier).OfType<LinePart>())
         {
             line = LineParts.Apply(line, part, unit, Place(named.First, named.End), problems);
@@ -200,6 +216,11 @@ internal static class LineReader
                     second = true;
                     problems.Add(new(number, Place(stretch.First, stretch.End).Column, Place(stretch.First, stretch.End).Length,
                         "A second dose on one line: only the first was read. Write each on a line of its own."));
+                }
+                else if (part is LinePart.Load { Value: 0 } && known?.Exercise is { NeedsLoad: true } loaded)
+                {
+                    var at = Place(stretch.First, stretch.End);
+                    problems.Add(new(at.Line, at.Column, at.Length, $"{loaded.Name} is nothing without a load: write one, or the percent, or leave it out."));
                 }
                 else if (!second && part is not LinePart.Dose)
                 {
@@ -239,7 +260,7 @@ internal static class LineReader
                 first++;
             }
 
-            if (first >= stretch.End)
+            if (first >= stretch.End || tokens[first..stretch.End].All(t => t.Kind is ProgrammeToken.Dash or ProgrammeToken.Separator or ProgrammeToken.Plus))
             {
                 return;
             }
@@ -254,7 +275,7 @@ internal static class LineReader
                 : new(at.Line, at.Column, at.Length, "Kept as a remark; nothing of it was read as a dose.", IsDoubt: true));
         }
 
-        static bool IsTold(Token<ProgrammeToken> token) => token.Kind is ProgrammeToken.Word or ProgrammeToken.Number or ProgrammeToken.Percent or ProgrammeToken.At or ProgrammeToken.Other or ProgrammeToken.Dash or ProgrammeToken.Plus;
+        static bool IsTold(Token<ProgrammeToken> token) => token.ToStringValue() != "|" && token.Kind is ProgrammeToken.Word or ProgrammeToken.Number or ProgrammeToken.Percent or ProgrammeToken.At or ProgrammeToken.Other or ProgrammeToken.Dash or ProgrammeToken.Plus;
 
         (int Line, int Column, int Length) Place(int first, int end) => (
             number,

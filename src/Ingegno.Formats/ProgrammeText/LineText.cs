@@ -13,7 +13,7 @@ internal static partial class LineText
         {
             plain.Append(c switch
             {
-                '\u00A0' or '\u2007' or '\u202F' or '\u200B' or '\u200C' or '\u200D' or '\u200E' or '\u200F' or '\u2060' or '\uFEFF' or '\t' => ' ',
+                '\u00A0' or '\u2007' or '\u202F' or '\u200B' or '\u200C' or '\u200D' or '\u200E' or '\u200F' or '\u2060' or '\uFEFF' => ' ',
                 '‘' or '’' or '′' => '\'',
                 '“' or '”' or '″' or '„' => '"',
                 '‐' or '‑' or '‒' or '–' or '—' or '−' => '-',

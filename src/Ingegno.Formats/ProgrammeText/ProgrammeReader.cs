@@ -22,6 +22,9 @@ public static class ProgrammeReader
     /// <summary>Longest text read, in characters.</summary>
     public const int MostCharacters = 100_000;
 
+    /// <summary>No name of an exercise is longer, in characters.</summary>
+    private const int LongestName = 80;
+
     /// <summary>Most exercise lines read.</summary>
     public const int MostLines = 300;
 
@@ -99,7 +102,8 @@ public static class ProgrammeReader
         return (at < 0 ? line : line[..at]).TrimEnd();
     }
 
-    /// <summary>A line without sets is a heading when marked as one, or when it opens a block of lines.</summary>
+    /// <summary>A line without sets is a heading when marked as one, or when it opens a block of lines and is no exercise that lost its sets.</summary>
     private static bool IsHeading(string line, bool afterGap) =>
-        line.TrimStart().StartsWith('#') || line.TrimEnd().EndsWith(':') || afterGap;
+        line.TrimStart().StartsWith('#') || line.TrimEnd().EndsWith(':')
+        || (afterGap && (line.Length > LongestName || NameReader.Shipped.Read(line) is not { Sureness: not NameSureness.Guessed }));
 }

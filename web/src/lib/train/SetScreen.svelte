@@ -34,8 +34,8 @@
 					: p?.count === 'metres'
 						? ' m'
 						: p?.count === 'trips'
-						? ' trips'
-						: ''
+							? ' trips'
+							: ''
 	);
 	const goalWords = $derived(
 		run.toLimit
