@@ -73,6 +73,24 @@ public sealed partial class TypedLinesTests
         });
     }
 
+    /// <summary>What is written back reads back the same.</summary>
+    [Fact]
+    public void The_plain_form_of_a_line_reads_as_the_line()
+    {
+        foreach (string text in File.ReadLines(Path.Combine(Here(), "lines.tsv")).Where(l => l.Length > 0 && l[0] != '#').Select(l => l.Split('\t')[0]))
+        {
+            foreach (var line in LinesOf(Read(text)).Where(l => l.Exercise is not null))
+            {
+                string plain = PlainLine.Of(line, Catalogue.Shipped);
+                var again = LinesOf(Read(plain)).ShouldHaveSingleItem(plain);
+                PlainLine.Of(again, Catalogue.Shipped).ShouldBe(plain, text);
+                (again.Exercise, again.PerSide, again.Alternating, again.Tempo, again.OptionalSets).ShouldBe((line.Exercise, line.PerSide, line.Alternating, line.Tempo, line.OptionalSets), plain);
+                again.Sets.ShouldBe(line.Sets, plain);
+                again.Techniques.ShouldBe(line.Techniques, plain);
+            }
+        }
+    }
+
     private static ReadProgramme Read(string text) => ProgrammeReader.Read($"# Day\n{text}\n", Catalogue.Shipped, MassUnit.Kilogram);
 
     private static WrittenLine[] LinesOf(ReadProgramme read) => [.. read.Programme.Sessions.SelectMany(s => s.Lines)];

@@ -134,6 +134,9 @@ public sealed record RebuiltLine
 {
     public required WrittenLine Written { get; init; }
 
+    /// <summary>What was read of it, in the notation's plain form.</summary>
+    public string Reading => PlainLine.Of(Written, Exercises.Catalogue.Shipped);
+
     public required LineOutcome Outcome { get; init; }
 
     public required Role Role { get; init; }

@@ -3910,6 +3910,8 @@ export interface components {
         /** @description One line, as written against as rebuilt. */
         RebuiltLine: {
             written: components["schemas"]["WrittenLine"];
+            /** @description What was read of it, in the notation's plain form. */
+            reading: string;
             outcome: components["schemas"]["LineOutcome"];
             role: components["schemas"]["Role"];
             intent: null | components["schemas"]["Intent"];

@@ -2,6 +2,7 @@
 	import { untrack } from 'svelte';
 	import { api, ask, type TemplateOffer } from '$lib/api/client';
 	import type { Bench } from './bench.svelte';
+	import Readings from './Readings.svelte';
 	import TemplateList from './TemplateList.svelte';
 
 	/** The programme as text, read as it is typed; what is not understood is told with its place. */
@@ -46,6 +47,10 @@
 		area.setSelectionRange(start, start + Math.max(1, length));
 	}
 
+	function lineLength(line: number): number {
+		return text.split('\n')[line - 1]?.length ?? 1;
+	}
+
 	$effect(() => {
 		area.focus();
 		return () => clearTimeout(timer);
@@ -68,6 +73,10 @@
 				placeholder="Front squat 4 x 6 @ 72.5 kg, rest 3:00"
 			></textarea>
 		</label>
+		{#if bench.view.sessions.length > 0}<Readings
+				{bench}
+				onshow={(line) => show(line, 1, lineLength(line))}
+			/>{/if}
 		<TemplateList {offers} ontake={take} />
 	</div>
 	{#if bench.view.problems.length > 0}

@@ -1,0 +1,29 @@
+<script lang="ts">
+	import type { Bench } from './bench.svelte';
+
+	/** Every line as it was understood, in the plain form of the notation; a tap puts the caret there. */
+	let { bench, onshow }: { bench: Bench; onshow: (line: number) => void } = $props();
+	const asked = $derived(new Set(bench.view.problems.map((p) => p.line)));
+</script>
+
+<section class="flex w-[360px] shrink-0 flex-col overflow-auto" aria-label="Read as">
+	<h2 class="text-[15px]">Read as</h2>
+	{#each bench.view.sessions as session, s (s)}
+		<h3 class="text-soft mt-1.5 truncate text-[12.5px] font-semibold">{session.title}</h3>
+		<ol>
+			{#each session.lines as line, i (i)}
+				<li class="border-rule border-t">
+					<button
+						class="w-full py-0.5 text-left text-[12.5px] leading-snug {line.outcome === 'unknown'
+							? 'text-accent'
+							: asked.has(line.written.number)
+								? ''
+								: 'text-soft'}"
+						onclick={() => onshow(line.written.number)}
+						>{line.reading}{line.outcome === 'unknown' ? ': no exercise of this name' : ''}</button
+					>
+				</li>
+			{/each}
+		</ol>
+	{/each}
+</section>
