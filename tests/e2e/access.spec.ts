@@ -35,6 +35,7 @@ for (const theme of ['day', 'night'] as const) {
 
 		await open(page, 'Runa Castellane', 'Bench');
 		await page.getByRole('button', { name: 'Edit text' }).click();
+		await page.getByText('Take a template instead').click();
 		await expect(
 			page.getByRole('complementary', { name: 'Templates' }).getByRole('listitem').first()
 		).toBeVisible();

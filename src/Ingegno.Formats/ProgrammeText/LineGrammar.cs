@@ -243,7 +243,7 @@ internal static class LineGrammar
 
     private static readonly TokenListParser<ProgrammeToken, LinePart> Filler =
         Token.EqualTo(ProgrammeToken.Separator).Select(_ => (LinePart)new LinePart.Filler())
-            .Or(Word("at", "with", "of", "and", "reps", "rep").Select(_ => (LinePart)new LinePart.Filler()));
+            .Or(Word("at", "with", "of", "and", "then", "plus", "reps", "rep").Select(_ => (LinePart)new LinePart.Filler()));
 
     /// <summary>Any one part, longest readings first.</summary>
     internal static readonly TokenListParser<ProgrammeToken, LinePart> Part =

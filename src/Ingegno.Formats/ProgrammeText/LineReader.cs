@@ -186,6 +186,13 @@ internal static class LineReader
         {
             problems.Add(new(number, from, name.Length, doubt, IsDoubt: true));
         }
+        else if (known is null)
+        {
+            string nearest = string.Join(", ", catalogue.Nearest(name).Select(e => e.Name.ToLowerInvariant()));
+            problems.Add(new(
+                number, from, name.Length,
+                $"No exercise is known as \"{name}\"{(nearest.Length > 0 ? $"; nearest are {nearest}" : "")}. Write another name, or choose one on the bench.", IsDoubt: true));
+        }
 
         // Taking turns, a count is of both sides together unless a side is named.
         line = line with { PerSide = found.Any(f => f.Parts.Any(p => p is LinePart.PerSide)) };

@@ -73,11 +73,17 @@
 				placeholder="Front squat 4 x 6 @ 72.5 kg, rest 3:00"
 			></textarea>
 		</label>
-		{#if bench.view.sessions.length > 0}<Readings
-				{bench}
-				onshow={(line) => show(line, 1, lineLength(line))}
-			/>{/if}
-		<TemplateList {offers} ontake={take} />
+		{#if bench.view.sessions.length > 0}
+			<div class="flex w-[370px] shrink-0 flex-col gap-2">
+				<Readings {bench} onshow={(line) => show(line, 1, lineLength(line))} />
+				<details class="shrink-0">
+					<summary class="cursor-pointer text-[13px] font-semibold">Take a template instead</summary>
+					<div class="max-h-64 overflow-auto"><TemplateList {offers} ontake={take} /></div>
+				</details>
+			</div>
+		{:else}
+			<TemplateList {offers} ontake={take} />
+		{/if}
 	</div>
 	{#if bench.view.problems.length > 0}
 		<ul class="max-h-40 overflow-auto" aria-label="What could not be read">

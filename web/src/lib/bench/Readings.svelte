@@ -6,7 +6,7 @@
 	const asked = $derived(new Set(bench.view.problems.map((p) => p.line)));
 </script>
 
-<section class="flex w-[360px] shrink-0 flex-col overflow-auto" aria-label="Read as">
+<section class="flex min-h-0 flex-1 flex-col overflow-auto" aria-label="Read as">
 	<h2 class="text-[15px]">Read as</h2>
 	{#each bench.view.sessions as session, s (s)}
 		<h3 class="text-soft mt-1.5 truncate text-[12.5px] font-semibold">{session.title}</h3>
