@@ -14,7 +14,7 @@
 			{#each session.lines as line, i (i)}
 				<li class="border-rule border-t">
 					<button
-						class="w-full py-0.5 text-left text-[12.5px] leading-snug {line.outcome === 'unknown'
+						class="min-h-6 w-full py-1 text-left text-[12.5px] leading-snug {line.outcome === 'unknown'
 							? 'text-accent'
 							: asked.has(line.written.number)
 								? ''
