@@ -6,6 +6,7 @@ test('a client without a programme gets a template, phases and targets, and all 
 	await signIn(page);
 	await open(page, 'Joost Aalders', 'Bench');
 	await page.getByRole('button', { name: 'Edit text' }).click();
+	await page.getByText('Take a template instead').click();
 	const templates = page.getByRole('complementary', { name: 'Templates' });
 	await templates.getByRole('button', { name: /^Every second day/ }).click();
 	await expect(page.getByLabel('Gym programme')).toHaveValue(/Any pull from above/);
