@@ -27,9 +27,17 @@ test('a messy programme is read word by word, and what was not is mended from th
 	await expect(readings).toContainText('One-leg Romanian deadlift 3 x 8, a side, tempo 3-0-1-0');
 	await expect(readings).toContainText('Goblet squat 3 x 8, tempo 2-2-1-0, 5 pulses');
 	await expect(readings).toContainText('Power thing 3 x 8: no exercise of this name');
-	await text.fill(MESSY.replace('Power thing', 'Pendlay row').replace('Plank x 3', 'Plank 3x30s').replace('bnech', 'bench'));
+	await text.fill(
+		MESSY.replace('Power thing', 'Pendlay row').replace('Plank x 3', 'Plank 3x30s').replace('bnech', 'bench')
+	);
 	await expect(problems).not.toContainText('Plank is held');
 	await page.keyboard.press('Control+Enter');
-	for (const name of ['Push-up', 'Dumbbell bench press', 'One-leg Romanian deadlift', 'Goblet squat', 'Dead-stop barbell row'])
+	for (const name of [
+		'Push-up',
+		'Dumbbell bench press',
+		'One-leg Romanian deadlift',
+		'Goblet squat',
+		'Dead-stop barbell row'
+	])
 		await expect(page.getByText(name).first()).toBeVisible();
 });

@@ -1,6 +1,6 @@
 import type { Page, Route } from '@playwright/test';
-import { expect, open, signIn, test } from './fixtures';
-import { MONDAY, phone, planned, savedAs, sent, shownSets, storedSets, sync, TEXT } from './phone';
+import { expect, open, test } from './fixtures';
+import { savedAs, sent, shownSets, storedSets, sync, TEXT, trainee } from './phone';
 
 const next = (mobile: Page) =>
 	mobile.getByRole('button', { name: /^(Begin|Start now|Start the set|This side done.*|Set done.*)$/ });
@@ -54,11 +54,7 @@ const failures: [string, (route: Route) => Promise<void>][] = [
 ];
 
 test('a server that fails in every way loses no set and doubles none', async ({ page, browser, baseURL }) => {
-	await signIn(page);
-	const id = await planned(page.request, 'Fails Often');
-	const link = (await sent(page.request, id)) ?? '';
-	const [context, mobile] = await phone(browser, baseURL);
-	await mobile.goto(link);
+	const { id, link, context, mobile } = await trainee(page, browser, baseURL, 'Fails Often');
 	for (const [how, fails] of failures) {
 		const log = `**/api${link.replace('train', 'link')}/log`;
 		await mobile.route(log, fails);
@@ -90,11 +86,7 @@ test('the network cut and the page reloaded at every step of a session changes n
 	browser,
 	baseURL
 }) => {
-	await signIn(page);
-	const id = await planned(page.request, 'Cut Often');
-	const link = (await sent(page.request, id)) ?? '';
-	const [context, mobile] = await phone(browser, baseURL);
-	await mobile.goto(link);
+	const { id, context, mobile } = await trainee(page, browser, baseURL, 'Cut Often');
 	await expect(mobile.getByText('works offline')).toBeVisible();
 	let step = 0;
 	while (await tapOn(mobile)) {
@@ -112,11 +104,7 @@ test('the network cut and the page reloaded at every step of a session changes n
 });
 
 test('what an old link left on the phone is delivered by the new one', async ({ page, browser, baseURL }) => {
-	await signIn(page);
-	const id = await planned(page.request, 'New Link');
-	const old = (await sent(page.request, id)) ?? '';
-	const [context, mobile] = await phone(browser, baseURL);
-	await mobile.goto(old);
+	const { id, link: old, context, mobile } = await trainee(page, browser, baseURL, 'New Link');
 	await logOne(mobile);
 	await expect(sync(mobile)).toHaveText('All with the coach');
 	await page.request.delete(`/api/clients/${id}/links`);
@@ -135,11 +123,7 @@ test('what an old link left on the phone is delivered by the new one', async ({ 
 });
 
 test('a plan made shorter under way goes on with what is left of it', async ({ page, browser, baseURL }) => {
-	await signIn(page);
-	const id = await planned(page.request, 'Shorter Plan');
-	const link = (await sent(page.request, id)) ?? '';
-	const [context, mobile] = await phone(browser, baseURL);
-	await mobile.goto(link);
+	const { id, context, mobile } = await trainee(page, browser, baseURL, 'Shorter Plan');
 	for (let set = 0; set < 3; set++) await logOne(mobile);
 	await savedAs(page.request, id, TEXT.split('\n').slice(0, 1).concat('Goblet squat 2 x 10').join('\n'));
 	await sent(page.request, id);
@@ -163,11 +147,13 @@ test('a clock 400 days ahead is asked about once, and the coach may still correc
 	browser,
 	baseURL
 }) => {
-	await signIn(page);
-	const id = await planned(page.request, 'Clock Ahead');
-	const link = (await sent(page.request, id)) ?? '';
-	const [context, mobile] = await phone(browser, baseURL, '2027-12-28T09:05:00Z');
-	await mobile.goto(link);
+	const { id, context, mobile } = await trainee(
+		page,
+		browser,
+		baseURL,
+		'Clock Ahead',
+		'2027-12-28T09:05:00Z'
+	);
 	await logOne(mobile);
 	await expect(
 		mobile.getByText('The clock of this phone is 400 days ahead. Which day was it?')
@@ -195,11 +181,7 @@ test('an edit made without a signal does not undo what the coach corrected since
 	browser,
 	baseURL
 }) => {
-	await signIn(page);
-	const id = await planned(page.request, 'Told Twice');
-	const link = (await sent(page.request, id)) ?? '';
-	const [context, mobile] = await phone(browser, baseURL, MONDAY);
-	await mobile.goto(link);
+	const { id, context, mobile } = await trainee(page, browser, baseURL, 'Told Twice');
 	await logOne(mobile);
 	await expect(sync(mobile)).toHaveText('All with the coach');
 	await context.setOffline(true);
@@ -234,11 +216,7 @@ test('a page that fails says what waits, saves it to a file, and opens again', a
 	browser,
 	baseURL
 }) => {
-	await signIn(page);
-	const id = await planned(page.request, 'Plain Screen');
-	const link = (await sent(page.request, id)) ?? '';
-	const [context, mobile] = await phone(browser, baseURL);
-	await mobile.goto(link);
+	const { id, link, context, mobile } = await trainee(page, browser, baseURL, 'Plain Screen');
 	await expect(mobile.getByRole('button', { name: 'Begin' })).toBeVisible();
 	await context.setOffline(true);
 	await logOne(mobile);

@@ -1,5 +1,5 @@
 import type { APIRequestContext, Browser, BrowserContext, Page } from '@playwright/test';
-import { expect } from './fixtures';
+import { expect, signIn } from './fixtures';
 
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
 export const MONDAY = '2026-11-23T09:05:00Z';
@@ -84,6 +84,22 @@ export async function phone(
 	const page = await context.newPage();
 	await page.clock.install({ time: new Date(time) });
 	return [context, page];
+}
+
+/** Somebody whose plan was sent and is open on their phone. */
+export async function trainee(
+	page: Page,
+	browser: Browser,
+	baseURL: string | undefined,
+	name: string,
+	time = MONDAY
+) {
+	await signIn(page);
+	const id = await planned(page.request, name);
+	const link = (await sent(page.request, id)) ?? '';
+	const [context, mobile] = await phone(browser, baseURL, time);
+	await mobile.goto(link);
+	return { id, link, context, mobile };
 }
 
 /** Does something the server then acknowledges. */

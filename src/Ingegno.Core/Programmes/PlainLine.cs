@@ -64,12 +64,12 @@ public static class PlainLine
 
     private static string Technique(WrittenTechnique technique) => technique.Kind switch
     {
-        TechniqueKind.Pulses => $"{technique.Figure ?? 5} pulses",
+        TechniqueKind.Pulses => $"{technique.FigureOrUsual} pulses",
         TechniqueKind.OneAndAHalf => "1.5 reps",
         TechniqueKind.OneAndAQuarter => "1.25 reps",
         TechniqueKind.Partials => "partials",
-        TechniqueKind.HoldFirst => $"hold {technique.Figure ?? 20} s first",
-        TechniqueKind.HoldLast => $"{technique.Figure ?? 10} s hold at the end",
+        TechniqueKind.HoldFirst => $"hold {technique.FigureOrUsual} s first",
+        TechniqueKind.HoldLast => $"{technique.FigureOrUsual} s hold at the end",
         TechniqueKind.RestPause => technique.Figure is { } rest ? $"rest-pause {rest} s" : "rest-pause",
         TechniqueKind.DropSet => "drop set",
         TechniqueKind.Cluster => technique.Figure is { } between ? $"cluster {between} s" : "cluster",

@@ -31,4 +31,14 @@ public enum TechniqueKind
 }
 
 /// <summary>A technique with its figure: pulses, or seconds of a hold or a short rest; null where none was written.</summary>
-public sealed record WrittenTechnique(TechniqueKind Kind, int? Figure = null);
+public sealed record WrittenTechnique(TechniqueKind Kind, int? Figure = null)
+{
+    /// <summary>What a technique without a figure is taken as: 5 pulses, a hold of 20 s before a set and of 10 s at its end (common practice); 0 where none belongs to it.</summary>
+    public int FigureOrUsual => Figure ?? Kind switch
+    {
+        TechniqueKind.Pulses => 5,
+        TechniqueKind.HoldFirst => 20,
+        TechniqueKind.HoldLast => 10,
+        _ => 0,
+    };
+}

@@ -6,9 +6,6 @@ namespace Ingegno.Core.Substitution;
 /// <summary>Techniques a coach typed, as what a coach would settle by hand: one rule doses both.</summary>
 public static class TypedTechniques
 {
-    /// <summary>Pulses where no number was written (common practice).</summary>
-    private const int UsualPulses = 5;
-
     /// <summary>The choice with what was typed under it: what was settled by hand goes before it. Null where neither says anything.</summary>
     public static LineChoice? Under(WrittenLine line, LineChoice? choice)
     {
@@ -22,7 +19,7 @@ public static class TypedTechniques
         {
             over = technique.Kind switch
             {
-                TechniqueKind.Pulses => over with { Pulses = over.Pulses ?? Math.Clamp(technique.Figure ?? UsualPulses, 1, RepetitionStyle.MostPulses) },
+                TechniqueKind.Pulses => over with { Pulses = over.Pulses ?? Math.Clamp(technique.FigureOrUsual, 1, RepetitionStyle.MostPulses) },
                 TechniqueKind.OneAndAHalf => over with { Partial = over.Partial ?? PartialPart.AndAHalf },
                 TechniqueKind.OneAndAQuarter => over with { Partial = over.Partial ?? PartialPart.AndAQuarter },
                 TechniqueKind.HoldFirst => over with { Form = over.Form ?? SetForm.PushFirst },

@@ -115,12 +115,12 @@ internal static partial class GymPhrases
         // Tempo in words.
         Of($@"(?<down>\d{{1,2}})\s*(?:s|sec|secs|seconds?)?\s*down,?\s*(?:and\s*)?(?<up>\d{{1,2}})\s*(?:s|sec|secs|seconds?)?\s*up\b", m => [new LinePart.Phases(Lowering: Number(m, "down"), Lifting: Number(m, "up"))]),
         Of($@"(?:with\s+|w/\s*)?(?:an?\s+)?(?<down>{Whole})\s*-?\s*(?:s|sec|secs|seconds?)\s*(?:down|eccentrics?|negatives?|lowering|descent)\b", m => [new LinePart.Phases(Lowering: Number(m, "down"))]),
-        Of(@"(?:with\s+|w/\s*)?(?:an?\s+)?(?:slow|controlled)\s+(?:negatives?|eccentrics?|lowering|descent)\b", _ => [new LinePart.Phases(Lowering: 4)]),
+        Of(@"(?:with\s+|w/\s*)?(?:an?\s+)?(?:slow|controlled)\s+(?:negatives?|eccentrics?|lowering|descent)\b", _ => [LinePart.Phases.Slow]),
         Of($@"(?:with\s+|w/\s*)?(?:an?\s+)?(?<hold>{Whole})\s*-?\s*(?:s|sec|secs|seconds?)\s*(?:pause|hold|squeeze)s?\s*(?:at|in)\s*(?:the\s*)?top\b", m => [new LinePart.Phases(High: Number(m, "hold"))]),
         Of($@"(?:hold|squeeze|pause)\s*(?:for\s*)?(?<hold>{Whole})\s*(?:s|sec|secs|seconds?)?\s*(?:at|in)\s*(?:the\s*)?top\b", m => [new LinePart.Phases(High: Number(m, "hold"))]),
         Of($@"(?:with\s+|w/\s*)?(?:an?\s+)?(?<hold>{Whole})\s*-?\s*(?:s|sec|secs|seconds?)\s*(?:pause|hold)s?(?:\s*(?:at|in)\s*(?:the\s*)?(?:bottom|hole|chest|stretch))?(?!\s*(?:first|before|last|at the end|at end|iso))\b(?!\s*(?:first|before|at the end|at end))", m => [new LinePart.Phases(Low: Number(m, "hold"))]),
         Of($@"paused?\s*(?:for\s*)?(?<hold>{Whole})\s*(?:s|sec|secs|seconds?)?\b", m => [new LinePart.Phases(Low: Number(m, "hold"))]),
-        Of(@"paused?\b(?:\s*(?:at|in)\s*(?:the\s*)?(?:bottom|hole|chest))?", _ => [new LinePart.Phases(Low: 2)]),
+        Of(@"paused?\b(?:\s*(?:at|in)\s*(?:the\s*)?(?:bottom|hole|chest))?", _ => [LinePart.Phases.Paused]),
         Of(@"(?:explosive(?:ly)?|fast up|explode up|as fast as possible)\b", _ => [new LinePart.Phases(Fast: true)]),
         // Techniques.
         Of(@"(?:\+|with|w/|and)?\s*(?<figure>\d{1,2})\s*pulses?(?:\s*(?:at|in)\s*(?:the\s*)?(?:bottom|top|end))?", m => [Does(TechniqueKind.Pulses, m)]),

@@ -34,7 +34,14 @@ internal abstract record LinePart
     internal sealed record LastSet(SetTarget Target) : LinePart;
 
     /// <summary>A phase of the repetition in words; what is not named stays.</summary>
-    internal sealed record Phases(int? Lowering = null, int? Low = null, int? Lifting = null, int? High = null, bool Fast = false) : LinePart;
+    internal sealed record Phases(int? Lowering = null, int? Low = null, int? Lifting = null, int? High = null, bool Fast = false) : LinePart
+    {
+        /// <summary>"Paused" without a figure: 2 s (common practice).</summary>
+        internal static Phases Paused { get; } = new(Low: 2);
+
+        /// <summary>"Slow" without a figure: 4 s of lowering (common practice).</summary>
+        internal static Phases Slow { get; } = new(Lowering: 4);
+    }
 
     /// <summary>Understood, and nothing can be done with it: said.</summary>
     internal sealed record NotYet(string Why) : LinePart;
@@ -170,17 +177,14 @@ internal static class LineGrammar
              select (LinePart)new LinePart.Reserve(value)).Try())
         .Or(from at in At
             from value in Number
-            from word in Word("rir", "left")
+            from word in Word("rir")
             select (LinePart)new LinePart.Reserve(value));
 
+    /// <summary>"@ 60": in the client's unit.</summary>
     private static readonly TokenListParser<ProgrammeToken, LinePart> Load =
-        (from at in At
-         from value in Number
-         from unit in Word("kg", "kgs", "kilo", "kilos", "lb", "lbs", "pound", "pounds")
-         select (LinePart)new LinePart.Load(value, unit)).Try()
-        .Or(from at in Token.EqualTo(ProgrammeToken.At)
-            from value in Number
-            select (LinePart)new LinePart.Load(value, null));
+        from at in Token.EqualTo(ProgrammeToken.At)
+        from value in Number
+        select (LinePart)new LinePart.Load(value, null);
 
     private static readonly TokenListParser<ProgrammeToken, LinePart> BareTempo =
         from lowering in Number
@@ -213,11 +217,7 @@ internal static class LineGrammar
             from word in Word("rest")
             select (LinePart)new LinePart.Rest(seconds));
 
-    private static readonly TokenListParser<ProgrammeToken, LinePart> PerSide =
-        (from per in Word("per", "each", "a", "every")
-         from side in Word("side", "leg", "arm", "hand")
-         select (LinePart)new LinePart.PerSide()).Try()
-        .Or(Word("each").Select(_ => (LinePart)new LinePart.PerSide()));
+    private static readonly TokenListParser<ProgrammeToken, LinePart> PerSide = Word("each").Select(_ => (LinePart)new LinePart.PerSide());
 
     private static readonly TokenListParser<ProgrammeToken, LinePart> OfBothSides =
         Word("alternating", "alternate").Select(_ => (LinePart)new LinePart.OfBothSides(true))
@@ -238,9 +238,6 @@ internal static class LineGrammar
             _ => Purpose.JointCare,
         });
 
-    private static readonly TokenListParser<ProgrammeToken, LinePart> OwnWeight =
-        Word("bw", "bodyweight", "body-weight").Select(_ => (LinePart)new LinePart.Load(0, "kg"));
-
     private static readonly TokenListParser<ProgrammeToken, LinePart> Filler =
         Token.EqualTo(ProgrammeToken.Separator).Select(_ => (LinePart)new LinePart.Filler())
             .Or(Word("at", "with", "of", "and", "then", "plus", "reps", "rep").Select(_ => (LinePart)new LinePart.Filler()));
@@ -248,7 +245,7 @@ internal static class LineGrammar
     /// <summary>Any one part, longest readings first.</summary>
     internal static readonly TokenListParser<ProgrammeToken, LinePart> Part =
         NamedTempo.Try().Or(BareTempo.Try()).Or(Percent.Try()).Or(Effort.Try()).Or(Rest.Try()).Or(Load.Try())
-            .Or(PerSide.Try()).Or(OfBothSides).Or(For.Try()).Or(OwnWeight.Try()).Or(Filler);
+            .Or(PerSide.Try()).Or(OfBothSides).Or(For.Try()).Or(Filler);
 
     private static TokenListParser<ProgrammeToken, string> Word(params string[] words) =>
         Token.EqualTo(ProgrammeToken.Word)

@@ -11,9 +11,6 @@ internal static class LineReader
 {
     private const int LongestLine = 400;
 
-    /// <summary>"Paused" and "slow" without a figure, seconds (common practice).</summary>
-    private const int PauseSeconds = 2, SlowSeconds = 4;
-
     /// <summary>Fewer seconds alone behind the sets may be anything (common practice).</summary>
     private const int ShortestRest = 20;
 
@@ -293,8 +290,8 @@ internal static class LineReader
     /// <summary>What a word beside the name says of the dose; null where it says nothing.</summary>
     private static LinePart? OfModifier(NameModifier modifier) => modifier switch
     {
-        NameModifier.Pause => new LinePart.Phases(Low: PauseSeconds),
-        NameModifier.Slow => new LinePart.Phases(Lowering: SlowSeconds),
+        NameModifier.Pause => LinePart.Phases.Paused,
+        NameModifier.Slow => LinePart.Phases.Slow,
         NameModifier.Fast => new LinePart.Phases(Fast: true),
         NameModifier.Band => new LinePart.Does(new(TechniqueKind.BandAdded)),
         NameModifier.Lowering => new LinePart.Does(new(TechniqueKind.LoweringOnly)),

@@ -258,7 +258,7 @@
 									</div>
 								{/each}
 							</div>
-							<div class="mt-1 flex gap-4 text-xs">
+							<div class="mt-1 flex flex-wrap gap-x-4 text-xs">
 								<button class="text-soft underline underline-offset-2" onclick={() => log.asPrescribed(line)}
 									>done as prescribed</button
 								>
