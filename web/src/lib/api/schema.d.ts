@@ -5209,6 +5209,11 @@ export interface components {
             kind: components["schemas"]["TechniqueKind"];
             /** Format: int32 */
             figure: null | number;
+            /**
+             * Format: int32
+             * @description What a technique without a figure is taken as: 5 pulses, a hold of 20 s before a set and of 10 s at its end (common practice); 0 where none belongs to it.
+             */
+            figureOrUsual: number;
         };
     };
     responses: never;
