@@ -131,12 +131,14 @@
 							<span class="text-right">
 								{#if row.view.saved}
 									<span class="text-soft text-[13px]">saved</span>
-								{:else if m.lines.length > 0 && m.lines.every((l) => l.stands)}
-									<span class="text-soft text-[13px]">nothing changes</span>
+								{:else if m.lines.every((l) => l.stands)}
+									<span class="text-soft text-[13px]"
+										>{m.lines.length > 0 ? 'nothing changes' : 'nothing to save'}</span
+									>
 								{:else}
 									<button
 										class="btn btn-xs"
-										disabled={roster.stop !== null || m.lines.length === 0}
+										disabled={roster.stop !== null}
 										onclick={() => roster.save([row])}
 										>{m.exceptions.length > 0 ? 'Save all the same' : 'Save'}</button
 									>
