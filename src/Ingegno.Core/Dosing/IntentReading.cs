@@ -125,7 +125,7 @@ public static class IntentReading
 
     private static SetPlan Plan(WrittenLine line, Exercise exercise, Mass load, ImmutableArray<PartnerSet> partners)
     {
-        ImmutableArray<int> repetitions = [.. line.Sets.Select(s => Math.Max(1, s.Middle))];
+        ImmutableArray<int> repetitions = [.. line.Sets.SelectMany(s => s.Planned)];
         return new SetPlan(
             repetitions,
             load,
@@ -140,6 +140,11 @@ public static class IntentReading
     {
         double atFailure = client.Level == Level.Beginner ? rules.BeginnerReserve : 0;
         var repetitions = plan.Repetitions;
+        if (repetitions.Length != line.Sets.Length)
+        {
+            return repetitions;
+        }
+
         for (int i = 0; i < repetitions.Length; i++)
         {
             var target = line.Sets[i];

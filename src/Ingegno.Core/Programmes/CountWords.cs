@@ -16,6 +16,7 @@ public static class CountWords
             { Count: CountKind.AsManyAsPossible } => $"{sets} x as many as possible{side}, about {counts}",
             { Count: CountKind.UpTo } => $"{sets} x up to {line.TopOfRange}{side}{(line.Counts.All(c => c == line.TopOfRange) ? "" : $", about {counts}")}",
             { Count: CountKind.UntilEffort } => $"{sets} x until {line.Reserve:0.#} left{side}, about {counts}",
+            { Count: CountKind.Total } => $"{line.Counts.Sum()} in total{side}, such as {string.Join('/', line.Counts)}",
             { Count: CountKind.UntilGrip } => $"{sets} x until the grip goes{side}",
             _ => $"{sets} x {counts}{Unit(line.Count)}{side}",
         };

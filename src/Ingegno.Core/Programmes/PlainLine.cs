@@ -38,7 +38,8 @@ public static class PlainLine
     private static string Sets(WrittenLine line)
     {
         string rounds = line.OptionalSets > 0 ? $"{line.Sets.Length - line.OptionalSets}-{line.Sets.Length}" : line.Sets.Length.ToString(CultureInfo.InvariantCulture);
-        return line.Sets.Distinct().Count() == 1
+        return line.Sets is [{ Kind: CountKind.Total } total] ? $"{total.Low} in total"
+            : line.Sets.Distinct().Count() == 1
             ? $"{rounds} x {Count(line.Sets[0], line)}{Unit(line.Sets[0].Kind)}"
             : $"{line.Sets.Length} x {string.Join('/', line.Sets.Select(s => Count(s, line)))}{Unit(line.Sets[0].Kind)}";
     }

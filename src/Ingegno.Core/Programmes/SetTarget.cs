@@ -28,6 +28,9 @@ public enum CountKind
 
     /// <summary>Until the grip goes.</summary>
     UntilGrip,
+
+    /// <summary>Repetitions in all, in as many sets as it takes.</summary>
+    Total,
 }
 
 /// <summary>What one written set asks: an exact count has equal ends.</summary>
@@ -44,8 +47,19 @@ public sealed record SetTarget(CountKind Kind, int Low, int High)
         CountKind.UpTo => High,
         CountKind.AsManyAsPossible => Low > 1 ? Low : UsualCount,
         CountKind.UntilEffort or CountKind.UntilGrip => UsualCount,
+        CountKind.Total => Math.Min(Low, UsualCount),
         _ => (Low + High + 1) / 2,
     };
+
+    /// <summary>The counts to plan with: one, or of a total as many even sets as it takes.</summary>
+    public IEnumerable<int> Planned
+    {
+        get
+        {
+            int sets = Kind == CountKind.Total ? (Low + UsualCount - 1) / UsualCount : 1;
+            return Kind == CountKind.Total ? Enumerable.Range(0, sets).Select(i => (Low / sets) + (i < Low % sets ? 1 : 0)) : [Math.Max(1, Middle)];
+        }
+    }
 
     /// <summary>Nothing says how many: the forecast has to.</summary>
     public bool IsOpen => Kind is CountKind.UntilEffort or CountKind.UntilGrip || (Kind == CountKind.AsManyAsPossible && Low <= 1);
@@ -56,7 +70,7 @@ public static class CountKinds
 {
     /// <summary>Whole repetitions are counted, so their effort can be forecast.</summary>
     public static bool IsRepetitions(this CountKind kind) =>
-        kind is CountKind.Repetitions or CountKind.UpTo or CountKind.AsManyAsPossible or CountKind.UntilEffort;
+        kind is CountKind.Repetitions or CountKind.UpTo or CountKind.AsManyAsPossible or CountKind.UntilEffort or CountKind.Total;
 
     /// <summary>
     /// Seconds one count takes where no tempo says so: a repetition 3, a slow breath 5, a trip 15, a step or a metre 1 (common practice). A set

@@ -16,8 +16,11 @@ public sealed record Intensity(Share? Percent = null, Mass? Load = null, double?
 /// <summary>One line of a session as a coach wrote it.</summary>
 public sealed record WrittenLine
 {
-    /// <summary>Line number in the pasted text, from 1.</summary>
+    /// <summary>What the line is called by: its line in the pasted text, from 1, later where a line above holds several exercises.</summary>
     public required int Number { get; init; }
+
+    /// <summary>Line of the pasted text it stands on, from 1; 0 where it was not read from one.</summary>
+    public int TextLine { get; init; }
 
     /// <summary>The line exactly as typed.</summary>
     public required string Text { get; init; }

@@ -90,7 +90,7 @@ public sealed record TrainedSession(string Title, ImmutableArray<TrainedLine> Gy
 
         var written = line.Written;
         var kind = written.Sets[0].Kind;
-        ImmutableArray<int> counts = line.Intent?.Repetitions ?? [.. written.Sets.Select(s => s.Middle)];
+        ImmutableArray<int> counts = line.Intent?.Repetitions ?? [.. written.Sets.SelectMany(s => s.Planned)];
         return new TrainedLine
         {
             Number = written.Number,

@@ -22,10 +22,10 @@ internal static class UncomputedCount
         };
 
     internal static ImmutableArray<int> Of(Exercise exercise, WrittenLine line) =>
-        [.. line.Sets.Select(s => Turned(Math.Max(1, s.Middle), exercise, line))];
+        [.. line.Sets.SelectMany(s => s.Planned).Select(count => Turned(count, exercise, line))];
 
     internal static int TopOf(Exercise exercise, WrittenLine line) =>
-        line.Sets.Max(s => Turned(Math.Max(s.Middle, s.High), exercise, line));
+        line.Sets.Max(s => Turned(s.Kind == CountKind.Total ? s.Planned.Max() : Math.Max(s.Middle, s.High), exercise, line));
 
     private static bool IsKept(Exercise exercise, WrittenLine line) => exercise.Id == line.Exercise || (exercise.Counted, line.Sets[0].Kind) switch
     {

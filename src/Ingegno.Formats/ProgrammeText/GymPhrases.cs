@@ -74,6 +74,12 @@ internal static partial class GymPhrases
         // "EMOM 10 min 15 reps", "3 reps every minute for 8 min", "10 EMOM for 8 minutes".
         Of($@"emom\s*(?:for\s*)?(?<sets>{Whole})\s*(?:minutes?|mins?|min|')\s*(?:of|x|:|,)?\s*(?<low>{Whole})\s*(?:reps?)?", EveryMinute),
         Of($@"(?<low>{Whole})\s*(?:reps?)?\s*(?:emom|every minute|each minute|on the minute)\s*(?:for|x)?\s*(?<sets>{Whole})\s*(?:minutes?|mins?|min|')", EveryMinute),
+        // "25 total reps", "50 reps in as few sets as possible", "100 reps total": sets as they come.
+        Of($@"(?<low>\d{{1,3}})\s*(?:reps?|repetitions)?\s*(?:in\s+)?(?:total|all)\b(?:\s*(?:reps?|repetitions)\b)?", m => [Total(m)]),
+        Of($@"(?<low>\d{{1,3}})\s*total\s*(?:reps?|repetitions)\b", m => [Total(m)]),
+        Of($@"(?<low>\d{{1,3}})\s*(?:reps?|repetitions)?\s*in as few sets as (?:possible|needed|you can|it takes)", m => [Total(m)]),
+        Of($@"(?<low>\d{{1,3}})\s*(?:reps?|repetitions)?\s*in as many sets as (?:needed|it takes|you need)", m => [Total(m)]),
+        Of(@"(?<low>\d{1,3})\s+(?=\p{L}[\p{L} -]*\bin total\s*$)", m => [Total(m)]),
         // "Plank 45s", "Push-ups x 20": one set.
         Of(@"(?<low>\d{1,3})\s*(?<unit>seconds?|secs?|s)\s*$", m => [Sets(m)]),
         Of(@"[x×]\s*(?<low>\d{1,3})\s*$", m => [Sets(m)]),
@@ -85,6 +91,7 @@ internal static partial class GymPhrases
     private static readonly Phrase[] Parts =
     [
         Of($@"(?:,\s*)?(?:the\s+)?last set(?: is)?\s*(?:to |till |until )?(?:{Cap})", _ => [new LinePart.LastSet(new SetTarget(CountKind.AsManyAsPossible, 1, 0))]),
+        Of(@"in total\s*$", _ => [new LinePart.Filler()]),
         // Sides.
         Of($@"/\s*(?:{Side})\b|/\s*e\b|e/s\b|e\.?s\.?\b|ea\b\.?(?:\s*{Side})?|(?:per|each|every|a)\s+{Side}\b|l\s*[/+]\s*r\b|r\s*[/+]\s*l\b|both\s+{Side}\b|left\s+(?:and|&|then)\s+right|right\s+(?:and|&|then)\s+left|on each {Side}|on both {Side}", _ => [new LinePart.PerSide()]),
         // Effort.
@@ -180,6 +187,8 @@ internal static partial class GymPhrases
         int low = Number(m, "low") * each, high = m.Groups["high"].Success ? Number(m, "high") * each : low;
         return new(new SetsRead(sets, [m.Groups["more"].Success ? new SetTarget(CountKind.AsManyAsPossible, low, 0) : new SetTarget(kind, Math.Min(low, high), Math.Max(low, high))]));
     }
+
+    private static LinePart.Dose Total(Match m) => new(new SetsRead(1, [Exactly(CountKind.Total, Number(m, "low"))]));
 
     private static LinePart.Dose List(string list)
     {

@@ -9,7 +9,8 @@ namespace Ingegno.Formats.ProgrammeText;
 /// <summary>Reads one line: tag, exercise name, sets, then parts in any order.</summary>
 internal static class LineReader
 {
-    private const int LongestLine = 400;
+    /// <summary>Letters of a line at most.</summary>
+    internal const int LongestLine = 400;
 
     /// <summary>Fewer seconds alone behind the sets may be anything (common practice).</summary>
     private const int ShortestRest = 20;

@@ -48,6 +48,7 @@ internal static class LineSets
         CountKind.Breaths => (100, "A position is held for 1 to 100 breaths."),
         CountKind.Trips => (50, "A carry has 1 to 50 trips a set."),
         CountKind.Steps => (500, "A set has 1 to 500 steps."),
+        CountKind.Total => (500, "A total has 1 to 500 repetitions."),
         CountKind.Metres => (1000, "A set goes 1 to 1000 m."),
         _ => (100, "A set has 1 to 100 repetitions."),
     };

@@ -25,6 +25,9 @@ public static class ProgrammeReader
     /// <summary>No name of an exercise is longer, in characters.</summary>
     private const int LongestName = 80;
 
+    /// <summary>Stands before the line where a letter is still to be given.</summary>
+    private const char Unlettered = '+';
+
     /// <summary>Most exercise lines read.</summary>
     public const int MostLines = 300;
 
@@ -42,6 +45,7 @@ public static class ProgrammeReader
         var sessions = ImmutableArray.CreateBuilder<WrittenSession>();
         var lines = new List<WrittenLine>();
         string title = "";
+        int further = 0;
         bool afterGap = true;
         string[] typed = text.ReplaceLineEndings("\n").Split('\n');
         for (int i = 0; i < typed.Length; i++)
@@ -53,8 +57,8 @@ public static class ProgrammeReader
                 continue;
             }
 
-            var read = LineReader.Read(line, i + 1, catalogue, unit);
-            if (read.Line is null && IsHeading(line, afterGap))
+            var read = Exercises(line, i + 1);
+            if (read.Lines.Length == 0 && IsHeading(line, afterGap))
             {
                 CloseSession();
                 title = line.Trim().TrimStart('#').TrimEnd(':').Trim();
@@ -62,10 +66,7 @@ public static class ProgrammeReader
             else
             {
                 problems.AddRange(read.Problems);
-                if (read.Line is not null)
-                {
-                    lines.Add(read.Line);
-                }
+                lines.AddRange(read.Lines);
             }
 
             afterGap = false;
@@ -83,14 +84,59 @@ public static class ProgrammeReader
 
         return new(new WrittenProgramme(sessions.ToImmutable()), problems.ToImmutable());
 
+        // Lines behind one that holds several exercises are numbered on, so that each number stands once.
+        (ImmutableArray<WrittenLine> Lines, ImmutableArray<TextProblem> Problems) Exercises(string line, int at)
+        {
+            string plain = LineText.Plain(line);
+            var parts = line.Length > LineReader.LongestLine ? [new SharedPart(line, false)]
+                : SharedLine.Parts(plain, LineText.AfterListMark(plain), text => LineReader.Read(text, at, catalogue, unit).Line is not null);
+            if (parts.Length == 1)
+            {
+                var one = LineReader.Read(line, at, catalogue, unit);
+                return (one.Line is null ? [] : [one.Line with { Number = at + further, TextLine = at }], one.Problems);
+            }
+
+            LineReader.Result[] read = [.. parts.Select(p => LineReader.Read(p.Text, at, catalogue, unit))];
+            ImmutableArray<WrittenLine> found =
+            [
+                .. read.Zip(parts, (r, p) => p.TakesSets ? r.Line! with { Rest = null, Intensity = new Intensity(Reserve: r.Line.Intensity.Reserve) } : r.Line!)
+                    .Select((l, k) => l with
+                    {
+                        Number = at + further + k,
+                        TextLine = at,
+                        Text = string.Join(' ', l.Text.Split(' ', StringSplitOptions.RemoveEmptyEntries)),
+                        Group = l.Group ?? (parts[k].InTurn ? $"{Unlettered}{at}" : null),
+                        PlaceInGroup = l.PlaceInGroup > 0 ? l.PlaceInGroup : parts[k].InTurn ? k + 1 : 0,
+                    }),
+            ];
+            further += parts.Length - 1;
+            return (found, [.. read.Select((r, k) => (r, k)).SelectMany(x => x.r.Problems.Where(p => x.k == 0 || !parts[x.k].TakesSets || p.Column <= line.Length))]);
+        }
+
         void CloseSession()
         {
             if (lines.Count > 0)
             {
-                sessions.Add(new WrittenSession(title.Length > 0 ? title : $"Session {sessions.Count + 1}", [.. lines]));
+                sessions.Add(new WrittenSession(title.Length > 0 ? title : $"Session {sessions.Count + 1}", [.. Lettered(lines)]));
                 lines.Clear();
             }
         }
+    }
+
+    /// <summary>Groups without a letter get the next one free in the session.</summary>
+    private static IEnumerable<WrittenLine> Lettered(List<WrittenLine> lines)
+    {
+        var taken = lines.Select(l => l.Group).OfType<string>().ToHashSet(StringComparer.Ordinal);
+        var letters = new Dictionary<string, string?>(StringComparer.Ordinal);
+        foreach (string group in taken.Where(g => g[0] == Unlettered).OrderBy(g => g.Length).ThenBy(g => g, StringComparer.Ordinal).ToArray())
+        {
+            string? letter = Enumerable.Range('A', 26).Select(c => ((char)c).ToString()).FirstOrDefault(taken.Add);
+            letters[group] = letter;
+        }
+
+        return lines.Select(l => l.Group is { } group && letters.TryGetValue(group, out string? letter)
+            ? l with { Group = letter, PlaceInGroup = letter is null ? 0 : l.PlaceInGroup }
+            : l);
     }
 
     private static ReadProgramme Refused(string message) =>

@@ -74,10 +74,11 @@ public class PoseTests
         PoseStatics.HandLever(new Pose(90, 0, 0, 0, 0), PoseJoint.Shoulder, Stature, Sex.Male).Metres.ShouldBe(0, 1e-9);
     }
 
+    /// <summary>Seen from the front, or, as the get-up, gone through in more than two positions.</summary>
     private static readonly string[] SeenFromTheFront =
     [
         "side-plank", "knee-side-plank", "side-plank-reach", "raised-inner-thigh-plank", "clamshell", "mini-band-clamshell", "side-lying-leg-raise",
-        "side-lying-inner-raise", "side-lying-external-rotation", "lying-side-raise", "kneeling-side-raise", "band-side-leg-raise",
+        "side-lying-inner-raise", "side-lying-external-rotation", "lying-side-raise", "kneeling-side-raise", "band-side-leg-raise", "get-up",
     ];
 
     /// <summary>Work on one's side is told from the front; every other home exercise has its joint angles.</summary>

@@ -1566,7 +1566,7 @@ export interface components {
          * @description What a set counts in, and what ends it.
          * @enum {unknown}
          */
-        CountKind: "repetitions" | "seconds" | "asManyAsPossible" | "upTo" | "breaths" | "trips" | "steps" | "metres" | "untilEffort" | "untilGrip";
+        CountKind: "repetitions" | "seconds" | "asManyAsPossible" | "upTo" | "breaths" | "trips" | "steps" | "metres" | "untilEffort" | "untilGrip" | "total";
         /**
          * @description What a set of an exercise counts.
          * @enum {unknown}
@@ -4462,6 +4462,8 @@ export interface components {
              * @description The count to plan with: the middle of a range, rounded up; the cap of an "up to".
              */
             middle: number;
+            /** @description The counts to plan with: one, or of a total as many even sets as it takes. */
+            planned: number[];
             /** @description Nothing says how many: the forecast has to. */
             isOpen: boolean;
         };
@@ -5171,9 +5173,14 @@ export interface components {
         WrittenLine: {
             /**
              * Format: int32
-             * @description Line number in the pasted text, from 1.
+             * @description What the line is called by: its line in the pasted text, from 1, later where a line above holds several exercises.
              */
             number: number;
+            /**
+             * Format: int32
+             * @description Line of the pasted text it stands on, from 1; 0 where it was not read from one.
+             */
+            textLine: number;
             /** @description The line exactly as typed. */
             text: string;
             /** @description Letter of a superset or circuit, "A"; null when the line stands alone. */

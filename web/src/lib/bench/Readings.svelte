@@ -16,10 +16,10 @@
 					<button
 						class="min-h-6 w-full py-1 text-left text-[12.5px] leading-snug {line.outcome === 'unknown'
 							? 'text-accent'
-							: asked.has(line.written.number)
+							: asked.has(line.written.textLine)
 								? ''
 								: 'text-soft'}"
-						onclick={() => onshow(line.written.number)}
+						onclick={() => onshow(line.written.textLine)}
 						>{line.reading}{line.outcome === 'unknown' ? ': no exercise of this name' : ''}</button
 					>
 				</li>

@@ -220,7 +220,7 @@
 							byHand={bench.isByHand(l)}
 							pinned={bench.choiceFor(l)?.pinned ?? false}
 							place={i + 1}
-							onrename={(name) => rename(l.written.number, l.written.exerciseName, name)}
+							onrename={(name) => rename(l.written.textLine, l.written.exerciseName, name)}
 							onrestore={() => bench.choose(l, { leftOut: false })}
 							onafresh={() => bench.release(l)}
 							onkeep={bench.isInForce(l) && !l.stands && l.chosen ? () => bench.keepInForce(l) : null}
