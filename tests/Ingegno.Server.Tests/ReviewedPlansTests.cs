@@ -135,8 +135,7 @@ public sealed class ReviewedPlansTests(ServerHost host) : IClassFixture<ServerHo
         }, Stop);
         var review = (await answer.Content.ReadFromJsonAsync<JsonNode>(Stop))!;
         var kinds = review["findings"]!.AsArray().Select(f => f!["kind"]!.GetValue<string>()).ToArray();
-        kinds.ShouldContain("underTheLoadFloor"); // a squat for eight has nothing to load it with
-        kinds.ShouldContain("tooFewSets");
+        kinds.ShouldContain("patternLost"); // nothing pulls from above in a bare room, only its imitation on the floor
         kinds.ShouldContain("gripLost");
         review["ledger"]!["muscles"]!.AsArray().Count.ShouldBeGreaterThan(3);
     }

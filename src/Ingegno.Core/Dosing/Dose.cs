@@ -15,6 +15,9 @@ public sealed record Dose
 
     public required Rung Rung { get; init; }
 
+    /// <summary>The step of the stair of measures it was found on; null where it was fixed by hand or stands in a plan.</summary>
+    public MeasureStep? Step { get; init; }
+
     /// <summary>Planned per set, per side where one limb works; of a rest-pause the bouts.</summary>
     public required ImmutableArray<int> Repetitions { get; init; }
 

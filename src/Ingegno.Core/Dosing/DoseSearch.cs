@@ -38,9 +38,31 @@ public static class DoseSearch
 
         wish = styles.Limits.Within(wish);
         var space = new DoseSpace(intent, effort.Exercise, line.Equivalent, rules, styles, wish);
-        return Best(line, space, intent, wish) is { } best
-            ? DoseDescription.Of(best, line, space, intent, effort, rules, wish)
-            : null;
+        (ScoredPlan Plan, LineDose Line, MeasureStep Step)? found = null;
+        foreach (var step in MeasureStair.For(intent, line.Equivalent, rules, space))
+        {
+            var within = On(rung, intent, effort, rules, client, step.Cap);
+            var tried = step;
+            if (Best(within, space, intent, wish, tried) is not { } best)
+            {
+                // No technique is to be had: then the counts have to do without.
+                tried = step with { Fewest = 0 };
+                if (step.Fewest == 0 || Best(within, space, intent, wish, tried) is not { } plain)
+                {
+                    break;
+                }
+
+                best = plain;
+            }
+
+            found = (best, within, tried);
+            if (wish.Repetitions is not null || within.IsMet(best.Plan))
+            {
+                break;
+            }
+        }
+
+        return found is { } taken ? DoseDescription.Of(taken.Plan, taken.Line, space, intent, effort, rules, wish) with { Step = taken.Step } : null;
     }
 
     /// <summary>
@@ -55,17 +77,18 @@ public static class DoseSearch
         }
 
         var line = On(rung, intent, effort, rules, client);
-        double most = line.Equivalent < SetForecast.GrowthFloor ? 0 : line.MostEffective(intent.Repetitions.Length + rules.MostAddedSets);
+        double most = SetForecast.Credit(line.Equivalent) * line.MostEffective(intent.Repetitions.Length + rules.MostAddedSets);
         return new(rung, line.Equivalent, most);
     }
 
     /// <summary>A line on one rung with what every set must leave.</summary>
-    public static LineDose On(Rung rung, Intent intent, ExerciseEffort effort, HouseRules rules, ClientProfile client)
+    /// <param name="cap">Most repetitions a set is given; null for the most of the house rules.</param>
+    public static LineDose On(Rung rung, Intent intent, ExerciseEffort effort, HouseRules rules, ClientProfile client, int? cap = null)
     {
         double least = client.Level == Level.Beginner ? rules.BeginnerReserve
             : rules.Teaches(Teaching.ToFailure) && TechniqueLimits.IsRisky(effort.Exercise) ? 1
             : 0;
-        return new LineDose(intent, effort, rung, intent.IsTestSet ? Math.Max(rules.TestSetCap, rules.RepetitionCap) : rules.RepetitionCap, least)
+        return new LineDose(intent, effort, rung, cap ?? MeasureStair.MostOf(intent, rules), least)
         {
             RepeatsWith = rules.Teaches(Teaching.RestShort) ? 0 : 1,
         };
@@ -114,7 +137,7 @@ public static class DoseSearch
         return low;
     }
 
-    private static ScoredPlan? Best(LineDose line, DoseSpace space, Intent intent, DoseWish wish)
+    private static ScoredPlan? Best(LineDose line, DoseSpace space, Intent intent, DoseWish wish, MeasureStep step)
     {
         int written = intent.Repetitions.Length;
         ScoredPlan? best = null;
@@ -122,15 +145,15 @@ public static class DoseSearch
         {
             double setsPrice = (sets - space.Sets[0]) * MeasurePrice.AddedSet;
             double open = Math.Max(0, intent.Effective - line.MostEffective(sets));
-            foreach (var form in space.Forms)
+            foreach (var form in step.Beyond ? space.Forms : [space.Forms[0]])
             {
                 double formPrice = form == space.Forms[0] ? 0 : MeasurePrice.OfForm(form) * written;
-                for (int cut = 0; cut < space.Rests.Length; cut++)
+                for (int cut = 0; cut < (step.Beyond ? space.Rests.Length : 1); cut++)
                 {
                     double price = setsPrice + formPrice + (MeasurePrice.OfRest(cut) * written);
                     if (best is null || open + price < best.Score)
                     {
-                        best = BestStyle(line, space, new(space.Start, space.Rests[cut], form, sets), price, open, written, wish, best);
+                        best = BestStyle(line, space, new(space.Start, space.Rests[cut], form, sets), price, open, written, wish, best, step);
                     }
                 }
             }
@@ -144,10 +167,10 @@ public static class DoseSearch
     /// at the cap far from its end shows that no cheaper repetition can do better.
     /// </summary>
     private static ScoredPlan? BestStyle(
-        LineDose line, DoseSpace space, DoseMake make, double price, double open, int written, DoseWish wish, ScoredPlan? best)
+        LineDose line, DoseSpace space, DoseMake make, double price, double open, int written, DoseWish wish, ScoredPlan? best, MeasureStep step)
     {
         int forms = make.Form == space.Forms[0] ? 0 : MeasurePrice.Techniques(make.Form);
-        var styles = best is null || open + price + (MeasurePrice.Technique * written) < best.Score ? space.StylesBeyondStart() : [];
+        var styles = step.Techniques > 0 && (best is null || open + price + (MeasurePrice.Technique * written) < best.Score) ? space.StylesBeyondStart() : [];
         foreach (var style in styles.Prepend(space.Start))
         {
             double stylePrice = MeasurePrice.OfStyle(space.Start, style) * written;
@@ -156,7 +179,13 @@ public static class DoseSearch
                 break;
             }
 
-            if (style != space.Start && MeasurePrice.Techniques(space.Start, style) + forms > space.MostTechniques)
+            int taken = MeasurePrice.Techniques(space.Start, style) + forms;
+            if (taken < step.Fewest || (step.Plain && !MeasurePrice.IsPlain(space.Start, style)))
+            {
+                continue;
+            }
+
+            if (style != space.Start && taken > Math.Min(step.Techniques, space.MostTechniques))
             {
                 continue;
             }

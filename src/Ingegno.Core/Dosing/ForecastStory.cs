@@ -95,10 +95,10 @@ internal static class ForecastStory
 
     private static string EffectiveFormula(ImmutableArray<ForecastSet> sets, Demand equivalent) =>
         equivalent >= SetForecast.AllCount ? $"all of them from {SetForecast.AllCount}: {string.Join(" + ", sets.Select(s => Number(s.Effective)))}"
-        : equivalent < SetForecast.GrowthFloor ? $"none under {SetForecast.GrowthFloor}: counts for endurance, not growth"
+        : equivalent < SetForecast.FullCredit ? $"5 less what each set leaves, of which {SetForecast.Credit(equivalent) * 100:0} percent count at {equivalent}: {string.Join(" + ", sets.Select(s => Number(s.Effective)))}"
         : $"5 less what each set leaves: {string.Join(" + ", sets.Select(s => Number(s.Effective)))}";
 
-    private static string EffectiveSource(Demand equivalent) => equivalent < SetForecast.GrowthFloor
+    private static string EffectiveSource(Demand equivalent) => equivalent < SetForecast.FullCredit
         ? "Lasevicius et al. 2018, Eur J Sport Sci 18:772-780; Schoenfeld et al. 2021, Sports 9:32 (from memory)"
         : "Repetitions before failure that count: common practice";
 

@@ -32,7 +32,7 @@ public static class IntentReading
         double reserve = line.Intensity.Reserve ?? rules.ReserveFor(client);
         double spread = line.Intensity.Reserve is null ? AssumedSpread : WrittenSpread;
         var unknown = new StrengthAnchor(
-            exercise.Id, Mass.Zero, exercise.Strength?.Basis == RatioBasis.Total, spread, AnchorBasis.Lifted,
+            exercise.Id, Mass.Zero, exercise.IsInTotal, spread, AnchorBasis.Lifted,
             $"{exercise.Name} as written: {line.Sets.Length} x {line.Sets[0].Middle} with {written}, {reserve:0.#} left").Of(client.Learned);
         return unknown.At(Solve(plan, exercise, client, unknown, reserve));
     }
@@ -60,9 +60,11 @@ public static class IntentReading
         {
             load = PercentLoad(percent, exercise, client, anchor);
         }
-        else if (line.Sets.Any(s => s.IsOpen) && !exercise.NeedsLoad)
+        else if (!exercise.NeedsLoad)
         {
+            // Nobody writes a load on what is done with the own weight, and nobody means one.
             load = Mass.Zero;
+            anchor = line.Intensity.Reserve is null ? anchor : Reconcile(line, exercise, client, anchor, load, partners, notes);
         }
         else
         {
@@ -189,6 +191,13 @@ public static class IntentReading
         var fitting = Solve(plan, exercise, client, anchor, target);
         if (fitting >= anchor.Low && fitting <= anchor.High)
         {
+            return anchor.At(fitting);
+        }
+
+        // A programme somebody wrote is done by somebody: a maximum carried over from another lift gives way to it, a tested one does not.
+        if (fitting > anchor.High && anchor.Basis is AnchorBasis.Transferred or AnchorBasis.LevelAndBodyMass)
+        {
+            notes.Add($"Heavier than the estimate of {anchor.Maximum} carried over from other lifts: the line itself is believed.");
             return anchor.At(fitting);
         }
 

@@ -14,6 +14,9 @@ public readonly record struct DoseMake(RepetitionStyle Style, Duration Rest, Set
 /// </summary>
 public sealed class LineDose
 {
+    /// <summary>What a gym set leaves beyond this is not left at home (common practice); only what is meant to be easy stays so.</summary>
+    private const double MostLeft = 3.5;
+
     /// <summary>Reserve beyond this is kept in proportion to the way to failure, so that an easy set stays easy with a light load.</summary>
     private const double EasyReserve = 4;
 
@@ -37,11 +40,11 @@ public sealed class LineDose
     public LineDose(Intent intent, ExerciseEffort effort, Rung rung, int cap, double leastReserve)
     {
         (_intent, _effort, _rung, _cap, _leastReserve) = (intent, effort, rung, cap, leastReserve);
-        _reserveWanted = Math.Max(leastReserve, intent.Reserve);
+        _reserveWanted = Math.Max(leastReserve, intent.Cap is null ? Math.Min(MostLeft, intent.Reserve) : intent.Reserve);
         _writtenRest = intent.Rest;
         Equivalent = effort.EquivalentOf(effort.DemandOf(rung.Load));
-        // Under the floor nothing counts for growth, but a set near failure is still the better one there.
-        _counted = Equivalent < SetForecast.GrowthFloor ? SetForecast.GrowthFloor : Equivalent;
+        // A light set counts for less, but one near failure is still the better one there.
+        _counted = Equivalent < SetForecast.FullCredit ? SetForecast.FullCredit : Equivalent;
     }
 
     public Rung Rung => _rung;
@@ -119,7 +122,7 @@ public sealed class LineDose
         return new(
             plan,
             Math.Max(0, _intent.Effective - scored) + price,
-            Equivalent < SetForecast.GrowthFloor ? 0 : scored,
+            SetForecast.Credit(Equivalent) * scored,
             IsPossible(plan));
     }
 
@@ -158,6 +161,16 @@ public sealed class LineDose
         return end.LeastReserve >= _leastReserve - 1e-9
             && last >= Math.Max(_leastReserve, wanted - ReserveRounding) - 1e-9
             && (plan.Rest >= _writtenRest || end.LeastReserve >= RepeatsWith - 1e-9);
+    }
+
+    /// <summary>Repetitions more than asked that may be left before a further measure is taken, and the most that may be left whatever was asked.</summary>
+    private const double LeftOver = 1, MostMet = 4.05;
+
+    /// <summary>The last set ends as near failure as asked: no further measure is called for.</summary>
+    public bool IsMet(SetPlan plan)
+    {
+        var end = SetForecast.EndOf(SeriesOf(plan));
+        return plan.Form == SetForm.RestPause || end.LastToFailure - plan.Repetitions[^1] <= Math.Max(Math.Min(_reserveWanted + LeftOver, MostMet), _leastReserve + LeftOver) + 1e-9;
     }
 
     /// <summary>Repetitions a set must have over its plan for its rest to be called long enough to repeat it; 0 where short rests are taught.</summary>

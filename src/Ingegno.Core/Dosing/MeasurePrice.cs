@@ -57,6 +57,10 @@ public static class MeasurePrice
         (from.Lowering == to.Lowering ? 0 : 1) + (from.AfterLowering == to.AfterLowering ? 0 : 1)
         + (from.Lifting == to.Lifting ? 0 : 1) + (from.AfterLifting == to.AfterLifting ? 0 : 1);
 
+    /// <summary>Only lowered slower or paused.</summary>
+    public static bool IsPlain(RepetitionStyle from, RepetitionStyle to) =>
+        from.Tempo.Lifting == to.Tempo.Lifting && from.Partial == to.Partial && from.Pulses == to.Pulses;
+
     /// <summary>A push first and a rest-pause are techniques too.</summary>
     public static int Techniques(SetForm form) => form == SetForm.Straight ? 0 : 1;
 }

@@ -56,7 +56,8 @@ public sealed class EnduranceCurve
     public static EnduranceCurve For(EnduranceClass endurance, bool trained, double maximumOverBodyMass, Share bodyShare) =>
         endurance switch
         {
-            EnduranceClass.Upper or EnduranceClass.OwnLogOnly => Base(trained),
+            EnduranceClass.Upper or EnduranceClass.OneLeg or EnduranceClass.OwnLogOnly => Base(trained),
+            EnduranceClass.Squat => Squat(trained, maximumOverBodyMass, bodyShare.Fraction),
             EnduranceClass.Lower => Lower(trained, maximumOverBodyMass, bodyShare.Fraction),
             EnduranceClass.LegExtension => Isolation(LoadChart.LegExtension(trained), trained),
             EnduranceClass.LegCurl => Isolation(LoadChart.LegCurl(trained), trained),
@@ -77,6 +78,18 @@ public sealed class EnduranceCurve
         [
             .. LoadChart.Points.Select(p => (((p.Share * m) + share) / (m + share), p.Repetitions)),
             (0.60, press.At60), (0.40, press.At40),
+        ]);
+    }
+
+    /// <summary>The squat's own points of the bar in place of the chart's, the leg press's below them.</summary>
+    private static EnduranceCurve Squat(bool trained, double maximumOverBodyMass, double share)
+    {
+        double m = Math.Clamp(maximumOverBodyMass, 0.75, 2.5);
+        var press = LoadChart.LegPress(trained);
+        return new(
+        [
+            .. LoadChart.Squat(trained).Select(p => (((p.Share * m) + share) / (m + share), p.Repetitions)),
+            (0.60, Math.Max(press.At60, LoadChart.SquatAt60(trained) + 1)), (0.40, press.At40),
         ]);
     }
 

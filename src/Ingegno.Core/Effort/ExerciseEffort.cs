@@ -25,7 +25,7 @@ public sealed class ExerciseEffort
         BodyMoved = Resistance.BodyMoved(exercise.Load, client, geometry);
         GreatestResistance = anchor.GreatestResistance(BodyMoved, client.BodyMass);
         _curve = EnduranceCurve.For(
-            exercise.Endurance,
+            exercise.LastsAs,
             _trained,
             anchor.ExternalMaximum(BodyMoved, client.BodyMass) / client.BodyMass,
             BodyMoved).WithEndurance(anchor.Endurance);

@@ -16,6 +16,15 @@ internal static class LoadChart
     ];
 
     /// <summary>
+    /// Back squats to failure at 60, 80 and 90 percent. Shimano et al. 2006, J Strength Cond Res 20:819-823 (from memory; means rounded);
+    /// a single at the maximum.
+    /// </summary>
+    internal static ImmutableArray<(double Share, double Repetitions)> Squat(bool trained) =>
+        [(1.00, 1), (0.90, 6), (0.80, 12), (0.60, SquatAt60(trained))];
+
+    internal static double SquatAt60(bool trained) => trained ? 30 : 36;
+
+    /// <summary>
     /// Mean repetitions to failure at 40, 60 and 80 percent. Hoeger et al. 1990, J Appl Sport Sci Res 4:47-54
     /// (from memory; men).
     /// </summary>

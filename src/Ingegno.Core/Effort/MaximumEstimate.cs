@@ -22,7 +22,7 @@ public static class MaximumEstimate
         Exercise exercise, ClientProfile client, KnownLift set, Geometry geometry, RepetitionStyle style, double budgetLeft = 1)
     {
         double target = set.Repetitions + set.Reserve;
-        bool total = exercise.Strength?.Basis == RatioBasis.Total;
+        bool total = exercise.IsInTotal;
         var bodyMoved = Resistance.BodyMoved(exercise.Load, client, geometry);
         var met = Resistance.Of(exercise.Load, set.Load, bodyMoved, client.BodyMass);
         var unknown = new StrengthAnchor(exercise.Id, Mass.Zero, total, SpreadOf(target), AnchorBasis.Lifted, Story(exercise, set)).Of(client.Learned);

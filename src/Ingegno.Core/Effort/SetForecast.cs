@@ -25,8 +25,22 @@ public static class SetForecast
     /// <summary>From this equivalent demand up, every repetition is effective.</summary>
     public static Demand AllCount { get; } = Demand.Of(0.85);
 
-    /// <summary>Under this a set counts for endurance, not growth (Lasevicius et al. 2018, Eur J Sport Sci 18:772-780; Schoenfeld et al. 2021, Sports 9:32).</summary>
-    public static Demand GrowthFloor { get; } = Demand.Of(0.30);
+    /// <summary>
+    /// From here down a set counts less and less for growth: all of it at 0.35, half at 0.20 (twenty percent still gave about half the growth,
+    /// Lasevicius et al. 2018, Eur J Sport Sci 18:772-780, from memory), none at 0.10 (our convention).
+    /// </summary>
+    public static Demand FullCredit { get; } = Demand.Of(0.35);
+
+    /// <summary>Half of it counts: lighter is too light to build on.</summary>
+    public static Demand HalfCredit { get; } = Demand.Of(0.20);
+
+    private static readonly Demand NoCredit = Demand.Of(0.10);
+
+    /// <summary>The part of a set's effective repetitions that counts, 0 to 1, rising with the demand.</summary>
+    public static double Credit(Demand equivalent) =>
+        equivalent >= FullCredit ? 1
+        : equivalent >= HalfCredit ? 0.5 + (0.5 * (equivalent.Value - HalfCredit.Value) / (FullCredit.Value - HalfCredit.Value))
+        : Math.Max(0, 0.5 * (equivalent.Value - NoCredit.Value) / (HalfCredit.Value - NoCredit.Value));
 
     /// <summary>Repetitions before failure that count, and seconds held that count as one (common practice).</summary>
     public const double EffectiveSpan = 5, HeldSecondsARepetition = 3;
@@ -197,25 +211,24 @@ public static class SetForecast
     private static double EffectiveOf(int planned, double toFailure, double held, SetSeries series)
     {
         double byRepetitions = Effective(planned, toFailure, series.Equivalent);
-        return held <= 0 || series.Equivalent < GrowthFloor
-            ? byRepetitions
-            : Math.Max(byRepetitions, Math.Min(EffectiveSpan, byRepetitions + (held / HeldSecondsARepetition)));
+        double credit = Credit(series.Equivalent);
+        return held <= 0 ? byRepetitions : Math.Max(byRepetitions, Math.Min(EffectiveSpan * credit, byRepetitions + (credit * held / HeldSecondsARepetition)));
     }
 
     /// <summary>
-    /// max(0, 5 - reserve), never more than were done; all of them from equivalent demand 0.85 up, none under 0.30.
+    /// max(0, 5 - reserve), never more than were done; all of them from equivalent demand 0.85 up, fewer under 0.35.
     /// </summary>
     public static double Effective(double planned, double toFailure, Demand equivalent)
     {
         double done = Math.Min(planned, Math.Floor(toFailure + 1e-9));
-        if (equivalent < GrowthFloor || done <= 0)
+        if (done <= 0)
         {
             return 0;
         }
 
         return equivalent >= AllCount
             ? done
-            : Math.Clamp(EffectiveSpan - Math.Max(0, toFailure - planned), 0, done);
+            : Credit(equivalent) * Math.Clamp(EffectiveSpan - Math.Max(0, toFailure - planned), 0, done);
     }
 }
 

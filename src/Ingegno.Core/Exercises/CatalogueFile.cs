@@ -15,5 +15,5 @@ public sealed record CatalogueFile
     public required ImmutableArray<Exercise> Exercises { get; init; }
 
     /// <summary>The exercises with their family written in.</summary>
-    public IEnumerable<Exercise> Members() => Exercises.Select(e => e with { Family = Family });
+    public IEnumerable<Exercise> Members() => Exercises.Select(e => AskedOfBody.Completed(e with { Family = Family }));
 }

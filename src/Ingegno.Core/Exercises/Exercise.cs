@@ -28,6 +28,9 @@ public sealed record Exercise
     /// <summary>The family whose ladder it stands on; the file it is kept in.</summary>
     public ExerciseFamily Family { get; init; }
 
+    /// <summary>How soon a coach thinks of it; of stand-ins alike the usual one comes first.</summary>
+    public Usualness Usual { get; init; } = Usualness.Common;
+
     public required Setting Setting { get; init; }
 
     /// <summary>A slot of intent: it asks for a movement and is never done itself.</summary>
@@ -79,6 +82,9 @@ public sealed record Exercise
     /// <summary>How a band runs beside the weight that is held, where one can be added to it; null otherwise.</summary>
     public BandRun? AddedBand { get; init; }
 
+    /// <summary>What it is nothing without, beside a load of any kind.</summary>
+    public KitWanted Wants { get; init; }
+
     /// <summary>A mini band round the thighs belongs to it, beside what is held.</summary>
     public bool WantsMiniBand { get; init; }
 
@@ -112,6 +118,17 @@ public sealed record Exercise
     public StrengthLink? Strength { get; init; }
 
     public required EnduranceClass Endurance { get; init; }
+
+    /// <summary>The class its repetitions are read from: of leg work one leg alone lasts no longer than arms do, a squat longer than a hinge.</summary>
+    [JsonIgnore]
+    public EnduranceClass LastsAs => Endurance != EnduranceClass.Lower ? Endurance
+        : Sides == Sides.OneAtATime ? EnduranceClass.OneLeg
+        : Pattern == Pattern.Squat ? EnduranceClass.Squat
+        : Endurance;
+
+    /// <summary>Its maximum counts the part of the body that moves.</summary>
+    [JsonIgnore]
+    public bool IsInTotal => Strength is { Basis: not RatioBasis.External };
 
     /// <summary>The muscle works during a pause at the end of the lowering.</summary>
     public bool LoadedAfterLowering { get; init; } = true;
@@ -148,6 +165,16 @@ public sealed record Exercise
     public ImmutableArray<string> Faults { get; init; } = [];
 }
 
+/// <summary>How soon a coach thinks of an exercise (common practice).</summary>
+public enum Usualness
+{
+    Staple,
+    Common,
+
+    /// <summary>For a reason of its own, not first.</summary>
+    Rare,
+}
+
 /// <summary>What a strength ratio compares.</summary>
 public enum RatioBasis
 {
@@ -156,6 +183,9 @@ public enum RatioBasis
 
     /// <summary>Body share plus load over the reference's external maximum.</summary>
     Total,
+
+    /// <summary>Body share plus load over the reference's own body share plus load: what one leg carries of what two do.</summary>
+    TotalOverTotal,
 }
 
 /// <summary>The maximum of this exercise is <paramref name="Ratio"/> times that of <paramref name="Reference"/>.</summary>

@@ -126,6 +126,12 @@ public enum EnduranceClass
     ArmCurl,
     SitUp,
 
+    /// <summary>Squats on both legs; of the catalogue's data never, it follows from the pattern.</summary>
+    Squat,
+
+    /// <summary>Leg work on one leg; it follows from the sides.</summary>
+    OneLeg,
+
     /// <summary>No anchor (plank, bird dog): forecast from its own log only.</summary>
     OwnLogOnly,
 }

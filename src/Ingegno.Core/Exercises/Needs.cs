@@ -21,6 +21,18 @@ public enum FixtureRole
     Anchor,
 }
 
+/// <summary>A thing an exercise is done with and with no other.</summary>
+public enum KitWanted
+{
+    Anything,
+
+    /// <summary>A bag or sack: worn, hugged or held by its sides.</summary>
+    Bag,
+
+    /// <summary>Straps or rings with handles.</summary>
+    Straps,
+}
+
 /// <summary>How the body loads the fixture; the dynamic factors of section 3.</summary>
 public enum FixtureMotion
 {

@@ -55,7 +55,7 @@ public static class Filling
         var filling = Mass.FromKilograms(mark.Litres * KilogramsPerLitre(vessels.Material));
         var one = Mass.FromGrams((vessels.OwnMass + filling).Grams);
         string what = vessels.Material.ToString().ToLowerInvariant();
-        string fill = mark.Litres == 0 ? "empty"
+        string fill = mark.Litres == 0 ? Recipe.EmptyWords
             : mark >= vessels.Volume ? $"full, {mark} of {what}"
             : $"filled to {mark} of {what}";
         return new Rung(

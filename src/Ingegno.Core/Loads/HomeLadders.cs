@@ -5,8 +5,9 @@ using Ingegno.Core.Quantities;
 namespace Ingegno.Core.Loads;
 
 /// <summary>One implement held one way, and the loads that gives.</summary>
+/// <param name="HasHandle">A sound handle that may be swung.</param>
 /// <param name="Shifts">What it holds may shift or fall out: not for over the head.</param>
-public sealed record HeldImplement(string KitId, string Name, Hold Hold, LoadLadder Ladder, bool Shifts = false);
+public sealed record HeldImplement(string KitId, string Name, Hold Hold, LoadLadder Ladder, bool Shifts = false, bool HasHandle = false);
 
 /// <summary>Every implement of a home in every way it can be held.</summary>
 public static class HomeLadders
@@ -43,10 +44,10 @@ public static class HomeLadders
         var single = PlateLadder.OneHandle(kit).Offered();
         foreach (var hold in HandleHolds)
         {
-            yield return new(kit.Id, kit.Name, hold, single);
+            yield return new(kit.Id, kit.Name, hold, single, HasHandle: true);
         }
 
-        yield return new(kit.Id, kit.Name, Hold.Pair, PlateLadder.Pair(kit).Offered());
+        yield return new(kit.Id, kit.Name, Hold.Pair, PlateLadder.Pair(kit).Offered(), HasHandle: true);
     }
 
     private static IEnumerable<HeldImplement> HeldWeights(FixedWeights kit)
@@ -55,7 +56,7 @@ public static class HomeLadders
         var single = Fixed(kit, pieces: 1);
         foreach (var hold in sack ? SackHolds : HandleHolds)
         {
-            yield return new(kit.Id, kit.Name, hold, single, Shifts: sack);
+            yield return new(kit.Id, kit.Name, hold, single, Shifts: sack, HasHandle: kit.Shape is FixedWeightShape.Dumbbell or FixedWeightShape.Kettlebell);
         }
 
         if (!sack)
@@ -84,7 +85,7 @@ public static class HomeLadders
             yield break;
         }
 
-        var single = Filling.Ladder(kit, pieces: 1).Offered();
+        var single = Filled(Filling.Ladder(kit, pieces: 1));
         foreach (var hold in HandleHolds)
         {
             yield return new(kit.Id, kit.Name, hold, single);
@@ -92,13 +93,16 @@ public static class HomeLadders
 
         if (kit.Count >= 2)
         {
-            yield return new(kit.Id, kit.Name, Hold.Pair, Filling.Ladder(kit, pieces: 2).Offered());
+            yield return new(kit.Id, kit.Name, Hold.Pair, Filled(Filling.Ladder(kit, pieces: 2)));
         }
     }
 
+    /// <summary>An empty bag or can is no load.</summary>
+    private static LoadLadder Filled(LoadLadder ladder) => new([.. ladder.Offered().Rungs.Where(r => !r.Recipe.IsEmpty)]);
+
     private static IEnumerable<HeldImplement> HeldContainer(Container kit)
     {
-        var ladder = Packing.Ladder(kit).Offered();
+        var ladder = Filled(Packing.Ladder(kit));
         Hold[] holds = kit.Shape switch
         {
             ContainerShape.Rucksack => [Hold.OneHand, Hold.AtChest, Hold.BothHands, Hold.OnBack, Hold.AcrossHips],

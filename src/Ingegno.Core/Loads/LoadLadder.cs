@@ -13,6 +13,12 @@ public sealed record Recipe(ImmutableArray<Piece> Pieces, string Text)
 {
     public static Recipe Nothing { get; } = new([], "no load");
 
+    /// <summary>What a bag or vessel with nothing in it is told as.</summary>
+    internal const string EmptyWords = "empty";
+
+    /// <summary>The bag or vessel alone.</summary>
+    internal bool IsEmpty => Text.EndsWith(EmptyWords, StringComparison.Ordinal);
+
     /// <summary>Single things handled to build it: plates count once for every end.</summary>
     public int PieceCount => Pieces.Sum(p => p.Count);
 }

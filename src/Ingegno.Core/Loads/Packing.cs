@@ -68,7 +68,7 @@ public static class Packing
 
         pieces.Sort((a, b) => b.Mass.CompareTo(a.Mass));
         string text = pieces.Count == 0
-            ? "empty"
+            ? Recipe.EmptyWords
             : string.Join(" + ", pieces.Select(p => Counted.Of(p.Count, p.Name)));
         return new Rung(
             Mass.FromGrams(grams),

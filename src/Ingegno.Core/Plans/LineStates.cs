@@ -42,6 +42,8 @@ internal static class LineStates
     internal static Plan Together(Plan before, Arrangement arranged, IReadOnlyDictionary<(string Place, int Line), LineState> states, Framing? framing)
     {
         var known = before.Places.ToDictionary(p => p.Place, StringComparer.Ordinal);
+        var numbers = arranged.Places.SelectMany(p => p.Sessions).SelectMany(s => s.Lines).GroupBy(l => l.Line % PlannedLine.AddedFrom).ToDictionary(g => g.Key, g => g.First().Number);
+        string[] rows = arranged.Text.Split('\n');
         PlannedPlace[] places =
         [
             .. arranged.Places.Select(place =>
@@ -67,17 +69,28 @@ internal static class LineStates
                         .. from state in states
                            where state.Key.Place == place.Place && state.Value.IsAside
                            orderby lines.GetValueOrDefault(state.Key.Line)?.Number, state.Key.Line
-                           select Line(Waiting(state.Key.Line, lines.GetValueOrDefault(state.Key.Line)), state.Value, lines.GetValueOrDefault(state.Key.Line)),
+                           select Line(Waiting(state.Key.Line, state.Value, lines.GetValueOrDefault(state.Key.Line)), state.Value, lines.GetValueOrDefault(state.Key.Line)),
                     ],
                 };
             }),
         ];
         return (before with { Text = arranged.Text }).With(places);
 
+        // A line that waits moves with the text like any other, or it would be taken for the one that moved to its place.
+        ArrangedLine Waiting(int line, LineState state, PlannedLine? was)
+        {
+            int name = line % PlannedLine.AddedFrom, before = was?.Number ?? name;
+            if (!numbers.TryGetValue(name, out int number))
+            {
+                number = Enumerable.Range(1, rows.Length).Where(n => rows[n - 1].Trim() == state.Written && !numbers.ContainsValue(n))
+                    .OrderBy(n => Math.Abs(n - before)).FirstOrDefault(before);
+            }
+
+            return new(line, number, was?.Tag ?? "", was?.Group);
+        }
+
         PlannedSession Framed(string place, PlannedSession session) => framing?.Of(place, session, arranged.Text) ?? session;
     }
-
-    private static ArrangedLine Waiting(int line, PlannedLine? was) => new(line, was?.Number ?? line % PlannedLine.AddedFrom, was?.Tag ?? "", was?.Group);
 
     private static PlannedLine Line(ArrangedLine at, LineState state, PlannedLine? was)
     {

@@ -22,8 +22,8 @@ public static class Plateau
 
     public const int Back = 8, Fewest = 11;
 
-    /// <summary>A fall of more than this is no flat line any more (common practice).</summary>
-    private const double ClearFall = 0.03;
+    /// <summary>A rise of less is noise, a fall of more is no flat line any more (common practice).</summary>
+    private const double ClearRise = 0.01, ClearFall = 0.03;
 
     /// <param name="estimates">Oldest first.</param>
     public static Trend Of(IReadOnlyList<double> estimates)
@@ -35,7 +35,7 @@ public static class Plateau
 
         double[] smooth = Smoothed(estimates);
         double now = smooth[^1], then = smooth[^(Back + 1)];
-        return now > then ? Trend.Rising : now < then * (1 - ClearFall) ? Trend.Falling : Trend.Flat;
+        return now > then * (1 + ClearRise) ? Trend.Rising : now < then * (1 - ClearFall) ? Trend.Falling : Trend.Flat;
     }
 
     /// <summary>Exponential smoothing from the first value on.</summary>

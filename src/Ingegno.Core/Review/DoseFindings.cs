@@ -46,7 +46,7 @@ internal static class DoseFindings
     /// <summary>A set more where a set counts; where none does, something heavier.</summary>
     private static Remedy? MoreFor(ReviewedWeek week, MuscleRow row) =>
         ReviewedWeek.Sets([.. For(week, row).Where(l => l.EffectiveSets > 0)], +1, most: 6)
-        ?? For(week, row).Select(l => week.Heavier(l, a => a.Equivalent >= SetForecast.GrowthFloor)).FirstOrDefault(r => r is not null);
+        ?? For(week, row).Select(l => week.Heavier(l, a => a.Equivalent >= SetForecast.HalfCredit)).FirstOrDefault(r => r is not null);
 
     private static IEnumerable<Finding> PiledUp(ReviewedWeek week) =>
         from session in week.Sessions
@@ -62,13 +62,13 @@ internal static class DoseFindings
 
     private static IEnumerable<Finding> LoadFloor(ReviewedWeek week) =>
         from line in week.Home
-        where line.Equivalent is { } given && given < SetForecast.GrowthFloor && !Purposes.IsCapped(line.Purpose) && line.Purpose != Purpose.Conditioning
+        where line.Equivalent is { } given && given < SetForecast.HalfCredit && !Purposes.IsCapped(line.Purpose) && line.Purpose != Purpose.Conditioning
         select new Finding(
             FindingKind.UnderTheLoadFloor, week.Client.Goal == Goal.StrengthEndurance ? Severity.Note : Severity.Decide,
-            $"{line.Exercise.Name}: the load asks {line.Equivalent}, under {SetForecast.GrowthFloor}.",
+            $"{line.Exercise.Name}: the load asks {line.Equivalent}, under {SetForecast.HalfCredit}.",
             "So light a set counts for endurance, not for growth (Lasevicius et al. 2018, Eur J Sport Sci 18:772-780; from memory).",
             [line.Number],
-            week.Heavier(line, a => a.Equivalent >= SetForecast.GrowthFloor));
+            week.Heavier(line, a => a.Equivalent >= SetForecast.HalfCredit));
 
     private static IEnumerable<Finding> ManyRepetitions(ReviewedWeek week) =>
         from line in week.Home

@@ -19,7 +19,7 @@ internal static class LossFindings
         [.. Planes(week), .. Ranges(week), .. Muscles(week), .. OneLimb(week), .. Grips(week)];
 
     private static IEnumerable<Finding> Patterns(ReviewedWeek week) =>
-        from lost in week.Gym.Select(l => l.Exercise.Pattern).Distinct().Except(week.Home.Select(l => l.Exercise.Pattern))
+        from lost in week.Gym.Select(l => l.Exercise.Pattern).Distinct().Except(week.Home.Where(l => IsKept(week, l)).Select(l => l.Exercise.Pattern))
         where lost is not (Pattern.TrunkBrace or Pattern.Jump)
         let lines = Numbers(week.Gym.Where(l => l.Exercise.Pattern == lost))
         select new Finding(
@@ -28,6 +28,10 @@ internal static class LossFindings
             "Single swaps can each be sensible and together lose a movement.",
             lines,
             week.Taking(lines, e => e.Pattern == lost));
+
+    /// <summary>A movement on the floor without its load is no pull from above.</summary>
+    private static bool IsKept(ReviewedWeek week, TrainedLine home) =>
+        home.Exercise.IsForecast || week.Gym.Where(g => g.Exercise.Pattern == home.Exercise.Pattern).All(g => !g.Exercise.IsForecast);
 
     private static IEnumerable<Finding> Planes(ReviewedWeek week) =>
         from lost in week.Gym.Select(l => l.Exercise.Plane).Distinct().Except(week.Home.Select(l => l.Exercise.Plane))

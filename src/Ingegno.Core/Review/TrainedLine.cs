@@ -106,10 +106,14 @@ public sealed record TrainedSession(string Title, ImmutableArray<TrainedLine> Gy
             Demand = line.Intent?.Demand,
             Equivalent = line.Intent?.Equivalent,
             Forecast = line.Intent is { } intent
-                ? [.. intent.Repetitions.Select((planned, i) => Set(planned, planned + intent.Reserves[i], intent.Equivalent))]
+                ? [.. intent.Repetitions.Select((planned, i) => Set(planned, planned + Left(written, intent, i), intent.Equivalent))]
                 : [],
         };
     }
+
+    /// <summary>What the coach wrote of the last set goes before what the forecast says of it.</summary>
+    private static double Left(WrittenLine written, Intent intent, int set) =>
+        set == intent.Repetitions.Length - 1 && written.Intensity.Reserve is { } reserve ? Math.Min(reserve, intent.Reserves[set]) : intent.Reserves[set];
 
     private static ForecastSet Set(int planned, double toFailure, Demand equivalent) =>
         new(planned, toFailure, SetForecast.Effective(planned, toFailure, equivalent));

@@ -17,7 +17,7 @@ internal static class Alternatives
     {
         var alternative = new Alternative
         {
-            Prescription = Prescribing.Of(candidate, written, line),
+            Prescription = Prescribing.Of(candidate, written, line, client),
             Fit = candidate.Fit,
             Leanings = candidate.Leanings,
             Reason = Reason.For(written, candidate, intent),

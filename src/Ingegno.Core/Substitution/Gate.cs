@@ -56,7 +56,7 @@ public static class Gate
         foreach (var stress in exercise.Joints)
         {
             int pain = client.PainAt(stress.Joint);
-            if ((pain > PainHold.Stops) || (pain >= PainHold.Holds && stress.Level >= 2))
+            if (pain > PainHold.Stops || (pain >= PainHold.Holds && stress.Level > MostOnSoreJoint))
             {
                 yield return new(RefusalCause.Joint, $"loads the {PlainWords.Of(stress.Joint)}, sore at {pain} of 10");
             }
@@ -65,6 +65,11 @@ public static class Gate
         foreach (var named in client.Health.Answers.Where(a => a.Applies && exercise.Conditions.Contains(a.Question)))
         {
             yield return new(RefusalCause.Health, $"kept from clients who named {HealthScreen.Words(named.Question)}");
+        }
+
+        if (CarefulStart.Against(exercise, client) is { } careful)
+        {
+            yield return new(RefusalCause.Health, careful);
         }
 
         int allowed = SkillAllowed(client.Level);
@@ -98,6 +103,9 @@ public static class Gate
             yield return new(RefusalCause.HouseRule, rule);
         }
     }
+
+    /// <summary>The stress a joint sore at 3 to 5 still takes; of what is left the least is ranked first.</summary>
+    private const int MostOnSoreJoint = 2;
 
     /// <summary>Highest skill and steadiness offered, on the catalogue's scale of 4 (coach).</summary>
     internal static int SkillAllowed(Level level) => level switch

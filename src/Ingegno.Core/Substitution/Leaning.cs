@@ -17,5 +17,5 @@ public sealed record Leaning(string Name, double Worth = 1, string? Cue = null, 
 {
     /// <summary>All that lean on an exercise for this client under these rules.</summary>
     public static ImmutableArray<Leaning> On(Exercise exercise, ClientProfile client, HouseRules rules) =>
-        [.. SchoolLeanings.On(exercise, rules), .. TraitLeanings.On(exercise, client)];
+        [.. SchoolLeanings.On(exercise, rules), .. TraitLeanings.On(exercise, client), .. CareLeanings.On(exercise, client)];
 }

@@ -42,7 +42,7 @@ public sealed record LoadGap(string Sentence, WayToLoad? Leverage, WayToLoad? On
 
     /// <summary>Size comes with lighter loads too; strength does not, and under the floor neither does.</summary>
     private static bool Matters(Intent intent, Dose dose) =>
-        dose.Bridge.Open >= 1 || dose.Equivalent < SetForecast.GrowthFloor || intent.Repetitions.Max() <= GoalTable.Strength.MostRepetitions;
+        dose.Bridge.Open >= 1 || dose.Equivalent < SetForecast.HalfCredit || intent.Repetitions.Max() <= GoalTable.Strength.MostRepetitions;
 
     private static WayToLoad? Way(Candidate? candidate) => candidate is null ? null
         : new(candidate.Exercise.Id, $"{candidate.Exercise.Name}, demand {candidate.Dose!.Equivalent}");

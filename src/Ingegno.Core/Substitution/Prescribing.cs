@@ -1,3 +1,5 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
@@ -10,25 +12,25 @@ namespace Ingegno.Core.Substitution;
 /// <summary>Turns a candidate into the words and numbers a client trains from.</summary>
 internal static class Prescribing
 {
-    internal static Prescription Of(Candidate candidate, Exercise written, WrittenLine line)
+    internal static Prescription Of(Candidate candidate, Exercise written, WrittenLine line, ClientProfile client)
     {
         var exercise = candidate.Exercise;
         var implement = candidate.SetUp.Implement;
         var dose = candidate.Dose;
-        var rung = dose?.Rung ?? Written(candidate.SetUp.Ladder, line, implement) ?? candidate.SetUp.Ladder.Rungs[0];
+        var rung = dose?.Rung ?? Written(exercise, candidate.SetUp.Ladder, line, implement, client) ?? candidate.SetUp.Ladder.Rungs[0];
         return new Prescription
         {
             Exercise = exercise.Id,
             Name = exercise.Name,
             Count = dose is null ? UncomputedCount.KindOf(exercise, line) : KindOf(dose, line),
-            Counts = dose?.Repetitions ?? UncomputedCount.Of(exercise, line),
+            Counts = dose?.Repetitions ?? Held(UncomputedCount.Of(exercise, line), exercise, line, client),
             OptionalSets = Math.Max(0, Math.Min(line.OptionalSets, (dose?.Repetitions.Length ?? line.Sets.Length) - 1)),
             TopOfRange = dose is null ? UncomputedCount.TopOf(exercise, line) : TopOf(dose, line),
-            PerSide = exercise.Sides == Sides.OneAtATime || line.PerSide,
+            PerSide = exercise.Sides == Sides.OneAtATime || (line.PerSide && exercise.Id == written.Id),
             Load = rung.Load,
             Kit = rung.Load != Mass.Zero ? implement?.KitId : null,
             Hold = rung.Load != Mass.Zero ? implement?.Hold : null,
-            LoadInWords = LoadWords.Of(rung, implement),
+            LoadInWords = dose is null && exercise.Holds is [Hold.FootOnScale] ? "a foot on the seat or floor helps, as much as the count needs" : LoadWords.Of(rung, implement),
             Tempo = dose?.Tempo,
             Partial = dose?.Style.Partial ?? PartialPart.None,
             Pulses = dose?.Style.Pulses ?? 0,
@@ -45,6 +47,15 @@ internal static class Prescribing
             Cautions = exercise.Cautions,
         };
     }
+
+    /// <summary>Longest hold, in seconds, for who named blood pressure or the heart (common practice).</summary>
+    private const int LongestHardHold = 30;
+
+    private static ImmutableArray<int> Held(ImmutableArray<int> counts, Exercise exercise, WrittenLine line, ClientProfile client) =>
+        UncomputedCount.KindOf(exercise, line) == CountKind.Seconds && exercise.Pattern != Pattern.Carry
+            && client.Health.Answers.Any(a => a is { Applies: true, Question: HealthQuestion.BloodPressure or HealthQuestion.Heart })
+            ? [.. counts.Select(c => Math.Min(c, LongestHardHold))]
+            : counts;
 
     /// <summary>The same line with its things standing otherwise.</summary>
     internal static Prescription On(Prescription line, SetUp setUp) => line with
@@ -91,9 +102,15 @@ internal static class Prescribing
         }
     }
 
+    /// <summary>Carried over body mass where no load was written: a third in all, half of it in one hand (common practice).</summary>
+    private const double CarriedInAll = 0.34, CarriedInOneHand = 0.17;
+
     /// <summary>Where no dose is computed, the rung nearest the load the coach wrote; a pair is written per hand. Null: none was written.</summary>
-    private static Rung? Written(LoadLadder ladder, WrittenLine line, HeldImplement? held) =>
-        line.Intensity.Load is { } load ? RungChoice.Nearest(ladder, held?.Hold == Hold.Pair ? load * 2 : load) : null;
+    private static Rung? Written(Exercise exercise, LoadLadder ladder, WrittenLine line, HeldImplement? held, ClientProfile client) =>
+        line.Intensity.Load is { } load ? RungChoice.Nearest(ladder, held?.Hold == Hold.Pair ? load * 2 : load)
+        : exercise.Pattern == Pattern.Carry
+            ? ladder.Rungs.LastOrDefault(r => r.Load <= client.BodyMass * (held?.Hold == Hold.OneHand ? CarriedInOneHand : CarriedInAll))
+        : null;
 
     private static IEnumerable<Support> Supporting(PlacedFixture placed)
     {

@@ -38,7 +38,7 @@ public static class Reason
     {
         if (candidate.Dose is { } dose && intent is { Cap: null })
         {
-            if (dose.Equivalent < SetForecast.GrowthFloor)
+            if (dose.Equivalent < SetForecast.HalfCredit)
             {
                 return $"Too light to build on: demand {dose.Equivalent} counts for endurance, not growth.";
             }
@@ -60,6 +60,11 @@ public static class Reason
             return "Another movement than written: the pattern is lost here.";
         }
 
+        if (written.IsForecast && !candidate.Exercise.IsForecast)
+        {
+            return "The movement without its load: the loaded one is lost here.";
+        }
+
         return candidate.Fit[candidate.Fit.Decisive].Fraction >= Kept ? null : Cost(written, candidate, intent);
     }
 
@@ -67,7 +72,7 @@ public static class Reason
     public static bool LossMatters(Exercise written, Candidate candidate, Intent? intent) =>
         candidate.Exercise.Pattern != written.Pattern
         || (intent is { Cap: null } && candidate.Dose is { } dose
-            && (dose.Bridge.Open >= 1 || dose.Equivalent < SetForecast.GrowthFloor || HeavyPracticeLost(dose, intent)));
+            && (dose.Bridge.Open >= 1 || dose.Equivalent < SetForecast.HalfCredit || HeavyPracticeLost(dose, intent)));
 
     /// <summary>Strength work (five or fewer) done a good step lighter: size may be kept, the practice of heavy loads is not.</summary>
     private static bool HeavyPracticeLost(Dose dose, Intent intent) =>

@@ -16,11 +16,11 @@ namespace Ingegno.Core.Substitution;
 /// <summary>Rebuilds written sessions line by line for one client in one home. Same input, same result.</summary>
 public sealed partial class SessionRebuild
 {
-    /// <summary>A second use of an exercise in one session must beat the next best by this much.</summary>
-    private const double TwiceInSession = 0.75;
-
     /// <summary>The dose part from which the written exercise is kept though another would fit a little better.</summary>
     private const double EnoughToStay = 0.70;
+
+    /// <summary>Classes by which a written exercise that loads a sore joint falls behind.</summary>
+    private const double SparedFirst = 2;
 
     private const int MostAlternatives = 9, MostRefused = 24;
 
@@ -75,8 +75,12 @@ public sealed partial class SessionRebuild
         var lines = ImmutableArray.CreateBuilder<RebuiltLine>();
         for (int i = 0; i < session.Lines.Length; i++)
         {
-            var rebuilt = Line(CaseOf(i), [.. used, .. StandingBeside(session, choices, i)]);
-            if (rebuilt.Chosen is { } chosen)
+            HashSet<string> taken = [.. used, .. StandingBeside(session, choices, i), .. session.Lines.Where((_, other) => other != i).Select(l => l.Exercise).OfType<string>()];
+            var about = CaseOf(i);
+            var rebuilt = Line(about, taken);
+            // A line left out keeps its exercise to itself, so that the others stay as they were.
+            var here = rebuilt.Outcome == LineOutcome.LeftOut ? Line(about with { Choice = about.Choice! with { LeftOut = false } }, taken) : rebuilt;
+            if (here.Chosen is { } chosen)
             {
                 used.Add(chosen.Prescription.Exercise);
             }
@@ -287,8 +291,16 @@ public sealed partial class SessionRebuild
         var found = _search.For(written, intent, role, id => WishFor(id, choice), wanted: most, asked: IsAsked);
         var byHand = choice?.Exercise is null ? null : found.Candidates.FirstOrDefault(c => c.Exercise.Id == choice.Exercise);
         var kept = about.Keep is null ? null : found.Candidates.FirstOrDefault(c => c.Exercise.Id == about.Keep);
-        var chosen = byHand ?? kept ?? GoesAcross(written, found) ?? Pick(found, used);
-        if (choice is not null && choice.Exercise is null && chosen is not null)
+        var asWritten = byHand is null && intent is not null && (about.Keep is null || about.Keep == written.Id) && about.Choice is not { FixesDose: true }
+            ? _search.AsWritten(written, line, intent, role, choice is null ? DoseWish.None : AsWish(choice))
+            : null;
+        if (asWritten is not null)
+        {
+            found = found with { Candidates = [asWritten, .. found.Candidates.Where(c => c.Exercise.Id != written.Id)] };
+        }
+
+        var chosen = asWritten ?? byHand ?? kept ?? (CareLeanings.SoreFrom(written, _client) < CareLeanings.Clearly ? GoesAcross(written, found) : null) ?? Pick(found, used, CareLeanings.SoreFrom(written, _client) >= CareLeanings.Clearly ? written.Id : null);
+        if (asWritten is null && choice is not null && choice.Exercise is null && chosen is not null)
         {
             // A dose fixed by hand belongs to whatever exercise is proposed: work that one out again with it.
             found = _search.For(written, intent, role, id => id == chosen.Exercise.Id ? AsWish(choice) : DoseWish.None, wanted: most, asked: IsAsked);
@@ -348,7 +360,9 @@ public sealed partial class SessionRebuild
         var required = RequiredCloseness.Of(_client, _today);
         var reached = LineCloseness.Of(chosen.Fit);
         bool isShort = reached < required;
-        string lost = Reason.Loss(written, chosen, intent) ?? Reason.Decided(written, chosen, intent);
+        string lost = chosen.Fit[FitPart.Sides].Fraction < 1
+            ? "Done on one limb, the lift itself is not kept."
+            : Reason.Loss(written, chosen, intent) ?? Reason.Decided(written, chosen, intent);
         return LineCloseness.Judge(
             chosen, lost, required, _client, _today, isShort ? _withPurchases.Value.Select(p => (p.Thing, p.Search.Closest(written, intent, reached))) : []);
     }
@@ -373,10 +387,11 @@ public sealed partial class SessionRebuild
     private static Candidate? GoesAcross(Exercise written, Choice found) =>
         found.Candidates.FirstOrDefault(c => c.Exercise.Id == written.Id && c.Fit[FitPart.Dose].Fraction >= EnoughToStay);
 
-    private static Candidate? Pick(Choice found, HashSet<string> used) =>
+    /// <param name="sore">The written exercise where it loads a sore joint clearly: then what spares it comes first.</param>
+    private static Candidate? Pick(Choice found, HashSet<string> used, string? sore) =>
         found.Candidates
-            .OrderByDescending(c => c.Rank * (used.Contains(c.Exercise.Id) ? TwiceInSession : 1))
-            .FirstOrDefault();
+            .Where(c => c.Standing.Class != CandidateClass.UnderFloor && !used.Contains(c.Exercise.Id))
+            .MaxBy(c => c.Exercise.Id == sore ? c.Rank - SparedFirst : c.Rank);
 
     private RebuiltLine Describe(
         WrittenLine line, Exercise written, Role role, Intent? intent, Choice found, Candidate? chosen, bool byHand, IReadOnlySet<string> asked)

@@ -14,7 +14,7 @@ public static class SetUpSearch
 {
     /// <summary>Where the heels may stand in a lean, from behind the grip to well in front of it (common practice).</summary>
     private static readonly ImmutableArray<Length> LeanDistances =
-        [.. Enumerable.Range(-2, 7).Select(i => Length.FromCentimetres(i * 10))];
+        [.. Enumerable.Range(-5, 10).Select(i => Length.FromCentimetres(i * 10))];
 
     /// <summary>Set-ups that passed, and the reasons for those that did not when none did.</summary>
     public sealed record Found(ImmutableArray<SetUp> SetUps, ImmutableArray<Refusal> Refusals);
@@ -76,16 +76,16 @@ public static class SetUpSearch
     private static IEnumerable<HeldImplement?> Implements(
         Exercise exercise, ImmutableArray<PlacedFixture> placed, ClientProfile client, PreparedHome home, bool bandMayBeAdded)
     {
-        if (!exercise.NeedsLoad)
+        if (!exercise.NeedsLoad || (exercise.Holds is [Hold.FootOnScale] && home.Implements.All(i => i.Hold != Hold.FootOnScale)))
         {
             yield return null;
         }
 
-        foreach (var held in home.Implements.Where(h => CanHold(h, exercise)))
+        foreach (var held in home.Implements.Where(h => CanHold(h, exercise)).OrderBy(h => exercise.Holds.IndexOf(h.Hold)))
         {
-            yield return bandMayBeAdded && exercise.AddedBand is { } added && !home.Bands.IsEmpty
+            yield return Telling(bandMayBeAdded && exercise.AddedBand is { } added && !home.Bands.IsEmpty
                 ? WeightPlusBand.On(held, home.BandsBeside(added, client.Stature))
-                : held;
+                : held, exercise, client);
         }
 
         if (exercise.Band is { } run && !home.Bands.IsEmpty)
@@ -99,13 +99,22 @@ public static class SetUpSearch
         }
     }
 
+    /// <summary>Over body mass, the least that is worth picking up where the body is the load already (common practice).</summary>
+    private const double WorthPickingUp = 0.02;
+
+    /// <summary>Where the body is moved anyway, a can in the hand is no load.</summary>
+    private static HeldImplement Telling(HeldImplement held, Exercise exercise, ClientProfile client) =>
+        exercise.NeedsLoad || held.Hold == Hold.FootOnScale ? held
+        : held with { Ladder = new LoadLadder([.. held.Ladder.Rungs.Where(r => r.Load.Kilograms >= WorthPickingUp * client.BodyMass.Kilograms)]) };
+
     /// <summary>A ban on bands keeps them from beside a weight too, not only out of band exercises.</summary>
     private static bool BandMayBeAdded(ClientProfile client, HouseRules rules) =>
         !rules.Bans.Concat(client.Bans).Any(b => b.Attribute == ExerciseAttribute.Bands);
 
-    /// <summary>Held in a way the exercise takes; over the head nothing that may shift or fall out.</summary>
+    /// <summary>Held in a way the exercise takes; over the head nothing that may shift or fall out, swung nothing without a handle.</summary>
     private static bool CanHold(HeldImplement held, Exercise exercise) =>
-        exercise.Holds.Contains(held.Hold) && !(exercise.OverHead && held.Shifts);
+        exercise.Holds.Contains(held.Hold) && !(exercise.OverHead && held.Shifts) && (exercise.Wants != KitWanted.Bag || held.Shifts)
+        && (!exercise.IsBallistic || held.HasHandle || held.Hold == Hold.Bar);
 
     private static string? MissingKit(Exercise exercise, PreparedHome home)
     {
@@ -114,16 +123,22 @@ public static class SetUpSearch
             return "needs a mini band besides, and there is none here";
         }
 
+        if (exercise.Wants == KitWanted.Straps && home.Straps is null)
+        {
+            return "needs straps or rings that are known to hold, and there are none here";
+        }
+
         bool canHold = home.Implements.Any(h => CanHold(h, exercise));
         bool canBand = exercise.Band is { } run
             && home.Bands.Any(b => (b.Shape == BandShape.MiniLoop) == (run.Hold == BandHold.AroundThighs));
-        return !exercise.NeedsLoad || canHold || canBand ? null
+        return !exercise.NeedsLoad || canHold || canBand || exercise.Holds is [Hold.FootOnScale] ? null
             : exercise.Band is not null && exercise.Holds.IsEmpty ? exercise.Band.Hold == BandHold.AroundThighs
                 ? "needs a mini band, and there is none here"
                 : "needs a band, and there is none here"
             : exercise.Holds is [Hold.Pair] ? "needs a matched pair, and there is none here"
             : exercise.Holds is [Hold.Bar] ? "needs a bar with plates, and there is none here"
-            : exercise.Holds is [Hold.FootOnScale] ? "needs a bathroom scale to read the foot's help off, and there is none here"
+            : exercise.IsBallistic ? "is swung and needs a load with a sound handle, and there is none here"
+            : exercise.Wants == KitWanted.Bag ? "needs a bag or sack, and there is none here"
             : exercise.OverHead ? "goes over the head and needs a load with a handle and a lid, and there is none here"
             : "needs a load that can be held this way, and there is none here";
     }

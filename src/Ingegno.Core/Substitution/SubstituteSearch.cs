@@ -145,9 +145,9 @@ public sealed class SubstituteSearch(
 
     /// <summary>An exercise that passed its gate and has a set-up, with the most it could come to.</summary>
     private sealed record Possible(
-        Exercise Exercise, ImmutableArray<PossibleSetUp> SetUps, ImmutableArray<Leaning> Leanings, bool Preferred, Fit MostFit)
+        Exercise Exercise, ImmutableArray<PossibleSetUp> SetUps, ImmutableArray<Leaning> Leanings, bool Preferred, Fit MostFit, Standing AtBest)
     {
-        internal double MostRank { get; } = Candidate.RankOf(MostFit, Preferred, Leanings);
+        internal double MostRank { get; } = Candidate.RankOf(AtBest, MostFit, Preferred, Leanings, Candidate.StressOf(Exercise), Exercise.Usual);
 
         internal Share MostCloseness => LineCloseness.Of(MostFit);
     }
@@ -163,13 +163,14 @@ public sealed class SubstituteSearch(
     /// <summary>How readily a coach would think of it: muscles, helped by the same pattern.</summary>
     private static Share Likeness(Exercise written, Exercise exercise)
     {
-        if (written.IsForecast != exercise.IsForecast && written.Pattern != exercise.Pattern)
+        if (written.IsForecast != exercise.IsForecast && written.Pattern != exercise.Pattern && !Patterns.AreRelated(written.Pattern, exercise.Pattern))
         {
             return Unlike;
         }
 
         double muscles = written.Muscles.OverlapWith(exercise.Muscles).Fraction;
-        return Share.Of((0.7 * muscles) + (written.Pattern == exercise.Pattern ? 0.3 : 0));
+        double likeness = (0.7 * muscles) + (written.Pattern == exercise.Pattern ? 0.3 : 0);
+        return Share.Of(Patterns.AreRelated(written.Pattern, exercise.Pattern) ? Math.Max(likeness, WorthNaming) : likeness);
     }
 
     private (Possible? Found, ImmutableArray<Refusal> Reasons) Look(Exercise exercise, Exercise written, Intent? intent, Role role)
@@ -180,19 +181,28 @@ public sealed class SubstituteSearch(
         }
 
         ImmutableArray<Refusal> against = [.. Gate.Against(exercise, client, home.Home, rules)];
+        bool helped = IsHelpedByFeel(exercise);
+        if (helped && !Standing.IsSameMovement(written, exercise) && !Patterns.AreRelated(written.Pattern, exercise.Pattern))
+        {
+            return (null, [new Refusal(RefusalCause.Kit, "needs a bathroom scale to read the foot's help off, and there is none here")]);
+        }
+
         var found = SetUpsOf(exercise);
         if (!against.IsEmpty || found.SetUps.IsEmpty)
         {
             return (null, [.. against, .. found.Refusals]);
         }
 
-        ImmutableArray<PossibleSetUp> setUps = intent is null || !exercise.IsForecast
+        ImmutableArray<PossibleSetUp> setUps = intent is null || !exercise.IsForecast || helped
             ? [new(found.SetUps[0], null, found.SetUps[0].Ladder, Demand.Of(0), Fit.Of(FitParts.Of(written, exercise, intent, null, client.Level), role, rules.Weights))]
             : [.. Bounded(exercise, written, intent, role, found.SetUps)];
         return setUps.IsEmpty
             ? (null, [new Refusal(RefusalCause.Dose, TooHeavy(exercise))])
-            : (new(exercise, setUps, Leaning.On(exercise, client, rules), IsPreferred(exercise), setUps.MaxBy(s => s.MostFit.Score)!.MostFit), []);
+            : (new(exercise, setUps, Leaning.On(exercise, client, rules), IsPreferred(exercise), setUps.MaxBy(s => s.MostFit.Score)!.MostFit, setUps.Select(s => Standing.AtBest(written, exercise, s.SetUp, role)).MinBy(s => s.Class)), []);
     }
+
+    /// <summary>A foot helps as much as the count needs where no scale tells how much that is.</summary>
+    private bool IsHelpedByFeel(Exercise exercise) => exercise.Holds is [Hold.FootOnScale] && home.Implements.All(i => i.Hold != Hold.FootOnScale);
 
     private IEnumerable<PossibleSetUp> Bounded(
         Exercise exercise, Exercise written, Intent intent, Role role, ImmutableArray<SetUp> setUps)
@@ -222,7 +232,7 @@ public sealed class SubstituteSearch(
     private Candidate? Try(Possible possible, Exercise written, Intent? intent, Role role, DoseWish wish)
     {
         var candidate = possible.SetUps[0].Effort is null || intent is null
-            ? new Candidate(possible.Exercise, possible.SetUps[0].SetUp, null, null, possible.MostFit, null)
+            ? new Candidate(possible.Exercise, possible.SetUps[0].SetUp, null, null, possible.MostFit, null) { Standing = Standing.Of(written, possible.Exercise, possible.SetUps[0].SetUp, role, intent, null) }
             : BestSetUp(possible, written, intent, role, wish);
         return candidate is null ? null : candidate with { Preferred = possible.Preferred, Leanings = possible.Leanings };
     }
@@ -244,7 +254,8 @@ public sealed class SubstituteSearch(
         Candidate? best = null;
         foreach (var setUp in possible.SetUps)
         {
-            if (wish == DoseWish.None && best is not null && setUp.MostFit.Score.Fraction < best.Fit.Score.Fraction - EqualFits)
+            if (wish == DoseWish.None && best is { Standing.Off: <= 0 } && Standing.AtBest(written, exercise, setUp.SetUp, role).Class >= best.Standing.Class
+                && setUp.MostFit.Score.Fraction < best.Fit.Score.Fraction - EqualFits)
             {
                 continue;
             }
@@ -255,13 +266,47 @@ public sealed class SubstituteSearch(
             }
 
             var fit = Fit.Of(FitParts.Of(written, exercise, intent, dose, client.Level), role, rules.Weights);
-            if (best is null || IsBetter(fit, dose, best))
+            var standing = Standing.Of(written, exercise, setUp.SetUp, role, intent, dose);
+            if (best is null || (Nearer(dose, best, wish) is { } nearer ? nearer : IsBetter(standing, fit, dose, best)))
             {
-                best = new Candidate(exercise, setUp.SetUp, dose, anchor, fit, null);
+                best = new Candidate(exercise, setUp.SetUp, dose, anchor, fit, null) { Standing = standing };
             }
         }
 
         return best is null ? null : best with { ToFailure = RangeOf(best, anchor) };
+    }
+
+    /// <summary>The written exercise done as it was written; null where it, its load or enough of its count is not to be had here.</summary>
+    /// <param name="wish">Techniques that were written, and nothing else.</param>
+    public Candidate? AsWritten(Exercise written, WrittenLine line, Intent intent, Role role, DoseWish wish)
+    {
+        if (written.Setting == Setting.Gym || !written.IsForecast || CareLeanings.SoreFrom(written, client) >= CareLeanings.Clearly || Gate.Against(written, client, home.Home, rules).Any())
+        {
+            return null;
+        }
+
+        double least = client.Level == Level.Beginner ? rules.BeginnerReserve : 0;
+        Candidate? best = null;
+        foreach (var setUp in SetUpsOf(written).SetUps)
+        {
+            var effort = new ExerciseEffort(written, client, intent.Anchor, setUp.Geometry);
+            if (KeptAsWritten.RungOf(line, written, intent, effort, setUp, least) is not { } rung
+                || !KeptAsWritten.CanDo(intent, rung, effort)
+                || DoseSearch.Find(
+                    intent, effort, new LoadLadder([rung]), rules, client,
+                    wish with { Load = rung.Load, Counts = intent.Repetitions, Tempo = intent.Tempo, Rest = intent.Rest }, _styles.Of(written, IsImmovableHere(written))) is not { } dose)
+            {
+                continue;
+            }
+
+            var fit = Fit.Of(FitParts.Of(written, written, intent, dose, client.Level), role, rules.Weights);
+            if (best is null || IsBetter(best.Standing, fit, dose, best))
+            {
+                best = new Candidate(written, setUp, dose, intent.Anchor, fit, null) { Standing = new(CandidateClass.AsWritten, 0) };
+            }
+        }
+
+        return best is null ? null : best with { ToFailure = RangeOf(best, intent.Anchor), Preferred = IsPreferred(written), Leanings = Leaning.On(written, client, rules) };
     }
 
     /// <summary>A line as it stands in a plan, in the set-up it stands in. Null where that is not here, or its load is not.</summary>
@@ -277,7 +322,7 @@ public sealed class SubstituteSearch(
         var anchor = intent is null || !exercise.IsForecast ? null : exercise.Id == written.Id ? intent.Anchor : anchors.For(exercise);
         if (anchor is null || intent is null)
         {
-            return new(exercise, standing[0], null, null, Fit.Of(FitParts.Of(written, exercise, intent, null, client.Level), role, rules.Weights), null);
+            return new(exercise, standing[0], null, null, Fit.Of(FitParts.Of(written, exercise, intent, null, client.Level), role, rules.Weights), null) { Standing = Standing.Of(written, exercise, standing[0], role, intent, null) };
         }
 
         foreach (var setUp in standing)
@@ -285,7 +330,7 @@ public sealed class SubstituteSearch(
             var effort = new ExerciseEffort(exercise, client, anchor, setUp.Geometry);
             if (DoseSearch.Find(intent, effort, setUp.Ladder, rules, client, wish, _styles.Of(exercise, IsImmovableHere(exercise))) is { } dose)
             {
-                var candidate = new Candidate(exercise, setUp, dose, anchor, Fit.Of(FitParts.Of(written, exercise, intent, dose, client.Level), role, rules.Weights), null);
+                var candidate = new Candidate(exercise, setUp, dose, anchor, Fit.Of(FitParts.Of(written, exercise, intent, dose, client.Level), role, rules.Weights), null) { Standing = Standing.Of(written, exercise, setUp, role, intent, dose) };
                 return candidate with { ToFailure = RangeOf(candidate, anchor) };
             }
         }
@@ -306,9 +351,28 @@ public sealed class SubstituteSearch(
             ? new LoadLadder([.. ladder.Rungs.Where(r => r.Load <= anchor.Maximum * (limit / link.Ratio))])
             : ladder;
 
-    /// <summary>Of equal fits the one with fewer repetitions away from plain tempo, then with fewer pieces to handle.</summary>
-    private static bool IsBetter(Fit fit, Dose dose, Candidate best)
+    /// <summary>Of a load fixed by hand the set-up that comes nearest; null where both come as near or none is fixed.</summary>
+    private static bool? Nearer(Dose dose, Candidate best, DoseWish wish)
     {
+        if (wish.Load is not { } fixedLoad)
+        {
+            return null;
+        }
+
+        double off = Off(dose), before = Off(best.Dose!);
+        return off == before ? null : off < before;
+
+        double Off(Dose of) => Math.Round(Math.Abs((of.Rung.Load - fixedLoad).Kilograms), 1);
+    }
+
+    /// <summary>Of equal fits the one with fewer repetitions away from plain tempo, then with fewer pieces to handle.</summary>
+    private static bool IsBetter(Standing standing, Fit fit, Dose dose, Candidate best)
+    {
+        if (standing.Class != best.Standing.Class || Math.Abs(standing.Off - best.Standing.Off) > EqualFits)
+        {
+            return standing.Class != best.Standing.Class ? standing.Class < best.Standing.Class : standing.Off < best.Standing.Off;
+        }
+
         double gain = fit.Score.Fraction - best.Fit.Score.Fraction;
         if (Math.Abs(gain) > EqualFits)
         {

@@ -11,7 +11,7 @@ namespace Ingegno.Core.Substitution;
 internal static class UncomputedCount
 {
     /// <summary>Shortest hold and most repetitions a turned count comes to (common practice).</summary>
-    private const int ShortestHold = 10, MostRepetitions = 20;
+    private const int ShortestHold = 10, MostRepetitions = 20, FewestEasy = 12;
 
     internal static CountKind KindOf(Exercise exercise, WrittenLine line) =>
         IsKept(exercise, line) ? line.Sets[0].Kind : exercise.Counted switch
@@ -22,7 +22,7 @@ internal static class UncomputedCount
         };
 
     internal static ImmutableArray<int> Of(Exercise exercise, WrittenLine line) =>
-        [.. line.Sets.SelectMany(s => s.Planned).Select(count => Turned(count, exercise, line))];
+        [.. line.Sets.SelectMany(s => s.Planned).Select(count => Eased(Turned(count, exercise, line), exercise, line))];
 
     internal static int TopOf(Exercise exercise, WrittenLine line) =>
         line.Sets.Max(s => Turned(s.Kind == CountKind.Total ? s.Planned.Max() : Math.Max(s.Middle, s.High), exercise, line));
@@ -34,6 +34,12 @@ internal static class UncomputedCount
         (Counted.Steps, var kind) => kind is CountKind.Steps or CountKind.Metres or CountKind.Trips or CountKind.UntilGrip or CountKind.Repetitions,
         _ => false,
     };
+
+    /// <summary>What stands in without a load for work with one is done for more easy repetitions, never for a heavy triple's (common practice).</summary>
+    private static int Eased(int count, Exercise exercise, WrittenLine line) =>
+        exercise.Id != line.Exercise && KindOf(exercise, line) == CountKind.Repetitions && IsHeavy(line) ? Math.Max(count, FewestEasy) : count;
+
+    private static bool IsHeavy(WrittenLine line) => line.Exercise is { } id && Catalogue.Shipped.Find(id) is { IsForecast: true, IsBallistic: false } && !Purposes.IsCapped(line.Purpose);
 
     private static int Turned(int count, Exercise exercise, WrittenLine line)
     {

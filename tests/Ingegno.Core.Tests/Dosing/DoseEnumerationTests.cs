@@ -10,7 +10,7 @@ using Ingegno.Core.Schools;
 namespace Ingegno.Core.Tests.Dosing;
 
 /// <summary>
-/// The pruned search against trying everything: every style, rest, form, number of sets and equal count on the rung, each worked out
+/// The pruned search against trying everything on the step of the stair it ended on: every style, rest, form, number of sets and equal count on the rung, each worked out
 /// through the public forecast, priced by <see cref="MeasurePrice"/>.
 /// </summary>
 public class DoseEnumerationTests
@@ -73,7 +73,7 @@ public class DoseEnumerationTests
                 return;
             }
 
-            foreach (var (plan, price) in Grid(c))
+            foreach (var (plan, price) in Grid(c, found.Step!))
             {
                 if (Score(c, plan, price) is { } score)
                 {
@@ -118,27 +118,27 @@ public class DoseEnumerationTests
             found.Equivalent.ShouldBe(bound.Equivalent);
         });
 
-    private static IEnumerable<(SetPlan Plan, double Price)> Grid(Case c)
+    private static IEnumerable<(SetPlan Plan, double Price)> Grid(Case c, MeasureStep step)
     {
         var space = c.Space;
         int written = c.Intent.Repetitions.Length;
         foreach (int sets in space.Sets)
         {
-            foreach (var form in space.Forms)
+            foreach (var form in step.Beyond ? space.Forms : [space.Forms[0]])
             {
                 if (form == SetForm.RestPause)
                 {
                     continue; // its bouts follow from the first: SetFormTests
                 }
 
-                for (int cut = 0; cut < space.Rests.Length; cut++)
+                for (int cut = 0; cut < (step.Beyond ? space.Rests.Length : 1); cut++)
                 {
                     foreach (var style in space.Styles)
                     {
-                        int techniques = style == space.Start ? 0 : MeasurePrice.Techniques(space.Start, style) + MeasurePrice.Techniques(form);
+                        int techniques = MeasurePrice.Techniques(space.Start, style) + MeasurePrice.Techniques(form);
                         double price = ((sets - written) * MeasurePrice.AddedSet)
                             + (written * (MeasurePrice.OfForm(form) + MeasurePrice.OfRest(cut) + MeasurePrice.OfStyle(space.Start, style)));
-                        for (int count = 1; count <= c.Rules.RepetitionCap && techniques <= space.MostTechniques; count++)
+                        for (int count = 1; count <= step.Cap && techniques >= step.Fewest && (!step.Plain || MeasurePrice.IsPlain(space.Start, style)) && (style == space.Start || techniques <= Math.Min(step.Techniques, space.MostTechniques)); count++)
                         {
                             yield return (new SetPlan([.. Enumerable.Repeat(count, sets)], c.Load, style, space.Rests[cut], []) { Form = form }, price);
                         }
@@ -160,10 +160,10 @@ public class DoseEnumerationTests
             return null;
         }
 
-        // Under the growth floor nothing counts, but nearer to failure is still better: the search counts there as at the floor.
+        // A light set counts for less, but nearer to failure is still better: the search counts there as where all of it counts.
         var equivalent = c.Effort.EquivalentOf(c.Effort.DemandOf(c.Load));
-        double effective = equivalent < SetForecast.GrowthFloor
-            ? sets.Sum(s => SetForecast.Effective(s.Planned, s.ToFailure, SetForecast.GrowthFloor))
+        double effective = equivalent < SetForecast.FullCredit
+            ? sets.Sum(s => SetForecast.Effective(s.Planned, s.ToFailure, SetForecast.FullCredit))
             : sets.Sum(s => s.Effective);
         return Math.Max(0, c.Intent.Effective - effective) + price;
     }

@@ -78,21 +78,21 @@ public class DoseSearchTests
         double asked = intent.Load.Kilograms;
         var near = Find(intent, "dumbbell-bench-press", Ladder(asked * 0.5, asked * 0.98, asked * 1.3), People.Man)!;
         near.Rung.Load.Kilograms.ShouldBe(asked * 0.98, 1e-9);
-        var half = Find(intent, "dumbbell-bench-press", Ladder(asked * 0.55), People.Man)!;
+        var half = Find(intent, "dumbbell-bench-press", Ladder(asked * 0.9), People.Man)!;
         half.Repetitions[^1].ShouldBeGreaterThan(8);
         half.Tempo.ShouldBe(Tempo.Reference);
         var light = Find(intent, "dumbbell-bench-press", Ladder(asked * 0.35), People.Man)!;
-        light.Repetitions.Max().ShouldBeLessThanOrEqualTo(Rules.RepetitionCap);
+        light.Repetitions.Max().ShouldBeLessThanOrEqualTo(RepetitionZone.Of(8).Ceiling);
         light.Tempo.Seconds.ShouldBeGreaterThan(Tempo.Reference.Seconds);
     }
 
-    /// <summary>Under 0.30 a set counts for endurance, not growth: Lasevicius et al. 2018; Schoenfeld et al. 2021 (from memory).</summary>
+    /// <summary>Twenty percent still gives about half the growth, Lasevicius et al. 2018 (from memory); nothing at ten is our convention.</summary>
     [Fact]
-    public void A_load_under_the_growth_floor_is_left_open_in_full()
+    public void A_load_near_nothing_is_left_open_in_full()
     {
         var intent = Read(Line("dumbbell-bench-press", 3, 8, new Intensity(Reserve: 2)), People.Man);
-        var dose = Find(intent, "dumbbell-bench-press", Ladder(8), People.Man)!;
-        dose.Equivalent.Value.ShouldBeLessThan(0.30);
+        var dose = Find(intent, "dumbbell-bench-press", Ladder(5), People.Man)!;
+        dose.Equivalent.Value.ShouldBeLessThan(0.10);
         dose.Bridge.Given.ShouldBe(0);
         dose.Bridge.Open.ShouldBe(intent.Effective, 1e-9);
     }
@@ -146,7 +146,7 @@ public class DoseSearchTests
             var client = People.Man with { Level = c.Level };
             var intent = Read(Line("barbell-bench-press", c.Sets, c.Repetitions, new Intensity(Reserve: Math.Min(4, c.Reserve))), client);
             var dose = Find(intent, c.Home, Ladder(c.Loads), client);
-            if (dose is null || dose.Form == SetForm.RestPause || dose.Repetitions.Distinct().Count() > 1 || dose.Repetitions[0] >= Rules.RepetitionCap)
+            if (dose is null || dose.Form == SetForm.RestPause || dose.Repetitions.Distinct().Count() > 1 || dose.Repetitions[0] >= dose.Step!.Cap)
             {
                 return;
             }
@@ -192,7 +192,7 @@ public class DoseSearchTests
     public void Pauses_are_added_only_where_the_exercise_is_loaded()
     {
         var intent = Read(Line("barbell-curl", 3, 8, new Intensity(Reserve: 1)), People.Man);
-        var curl = Find(intent, "dumbbell-curl", Ladder(7), People.Man)!;
+        var curl = Find(intent, "dumbbell-curl", Ladder(12), People.Man)!;
         curl.Tempo.Seconds.ShouldBeGreaterThan(3);
         (curl.Tempo.AfterLowering + curl.Tempo.AfterLifting).ShouldBe(0);
     }

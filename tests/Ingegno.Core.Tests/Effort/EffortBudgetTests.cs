@@ -89,7 +89,9 @@ public class EffortBudgetTests
     [Theory]
     [InlineData(8, 10, 0.70, 3)] // two left: the last three before failure count
     [InlineData(5, 5, 0.90, 5)] // heavy: all count
-    [InlineData(20, 20, 0.20, 0)] // under the growth floor: none count
+    [InlineData(20, 20, 0.35, 5)]
+    [InlineData(20, 20, 0.20, 2.5)] // about half the growth: Lasevicius et al. 2018 (from memory)
+    [InlineData(20, 20, 0.10, 0)] // none by our convention
     [InlineData(3, 3.6, 0.60, 3)] // never more than were done
     public void Effective_repetitions_are_those_near_failure(double planned, double toFailure, double equivalent, double expected) =>
         SetForecast.Effective(planned, toFailure, Demand.Of(equivalent)).ShouldBe(expected, 1e-9);

@@ -40,7 +40,8 @@ public class CatalogueTests
     {
         var published = Published.Rows("strength-ratios.csv").ToDictionary(r => r["exercise"], r => (Reference: r["reference"], Ratio: r.Number("ratio"), Note: r["note"]));
         int compared = 0;
-        foreach (var exercise in Shipped.Exercises.Where(e => e.Strength is not null))
+        // What one leg carries is held against totals instead: LegWorkTests.
+        foreach (var exercise in Shipped.Exercises.Where(e => e.Strength is { Basis: not RatioBasis.TotalOverTotal }))
         {
             if (!published.TryGetValue(TableName(exercise), out var row) || Shipped.Named(row.Reference)?.Id != exercise.Strength!.Reference)
             {

@@ -42,7 +42,9 @@ public class ShrinkToFitTests
             shrunk.Fits.ShouldBe(shrunk.Session.Whole.Minutes <= minutes, member.Client.Name);
             if (!shrunk.Fits)
             {
-                shrunk.Session.Lines.Count(l => l.Chosen is not null && l.Role != Role.Main).ShouldBeLessThanOrEqualTo(1, "everything that may go has gone");
+                // Of a pair neither goes alone where the partner's rest would then be longer than what it saves.
+                shrunk.Session.Lines.Where(l => l.Chosen is not null && l.Role != Role.Main).Select(l => l.Group ?? $"{l.Written.Number}").Distinct().Count()
+                    .ShouldBeLessThanOrEqualTo(1, "everything that may go has gone");
             }
 
             shrunk.Session.Lines.Where(l => l.Role == Role.Main).ShouldAllBe(l => l.Outcome != LineOutcome.LeftOut);

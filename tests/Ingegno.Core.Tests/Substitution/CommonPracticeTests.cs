@@ -50,15 +50,15 @@ public class CommonPracticeTests
         new("no standing press under 1.83 m",
             () => Of("maren-ostholt").Line("overhead-press", 3, 8), [], ["pike-push-up"], [],
             [("standing-dumbbell-press", RefusalCause.Room), ("one-arm-standing-press", RefusalCause.Room)]),
-        new("a pulldown for ten to a row for one good for three chin-ups",
+        new("a pulldown for ten to a helped pull-up or a row for one good for three chin-ups",
             () => Of("joost-aalders").Who(c => Good(c, "chin-up", 3)).WithKit().Line("lat-pulldown", 3, 10, before: 1),
-            ["table-row", "bent-knee-table-row", "one-leg-table-row"], [], ["chin-up", "pull-up"], []),
+            ["foot-assisted-pull-up", "table-row", "bent-knee-table-row", "one-leg-table-row"], [], ["chin-up", "pull-up"], []),
         new("the same pulldown to the chin-up for one good for fourteen",
             () => Of("joost-aalders").Who(c => Good(c, "chin-up", 14) with { Traits = [] }).WithKit().Line("lat-pulldown", 3, 10, before: 1),
             ["chin-up", "neutral-grip-pull-up", "pull-up"], [], [], []),
-        new("a heavy hinge without load to a sliding leg curl and a prone extension",
+        new("a heavy hinge without load stays a hinge, on one leg",
             () => Of("tomas-brevik").Keeping(k => k is Sliders).Line("deadlift", 3, 5, intensity: Percent(80)),
-            ["sliding-leg-curl", "prone-back-extension", "reverse-hyper", "one-leg-sliding-curl"], [], [], [("romanian-deadlift", RefusalCause.Kit)]),
+            ["one-leg-hinge-reach"], [], [], [("romanian-deadlift", RefusalCause.Kit)]),
         new("a rear-shoulder fly for twenty to a band pull-apart",
             () => Of("joost-aalders").Line("rear-delt-machine", 3, 20, before: 1), ["band-pull-apart"], [], [], [("rear-shoulder-fly", RefusalCause.Kit)]),
         new("a step-up without load to a slow step-down on the stairs",
@@ -66,9 +66,9 @@ public class CommonPracticeTests
                 ? (m with { Home = m.Home with { Fixtures = [People.Fixture(FixtureKind.Stairs, 0.17, check: People.Passed)] } }).Line("step-up", 3, 10, before: 1)
                 : null!,
             [], ["slow-step-down"], ["box-jump", "step-up-jump"], []),
-        new("a back squat with two light dumbbells to one leg",
+        new("a back squat with two light dumbbells stays one with a measure, or goes to one leg",
             () => Of("nadia-oskarsen").Who(c => c with { Traits = [] }).Keeping(k => k is FixedWeights).Line("back-squat", 3, 8, intensity: At(60)),
-            ["one-leg-squat-to-chair", "rear-foot-raised-split-squat", "rear-knee-touch-squat", "split-squat"], [], ["two-dumbbell-squat"], []),
+            ["two-dumbbell-squat", "rear-foot-raised-split-squat", "split-squat"], ["rear-foot-raised-split-squat"], ["leg-extension"], []),
         new("a barbell row under a table that passed",
             () => Of("tomas-brevik").WithKit().Line("barbell-row", 3, 8, before: 1),
             ["table-row", "bent-knee-table-row", "one-leg-table-row"], [], [], []),
@@ -114,7 +114,7 @@ public class CommonPracticeTests
             [], [], [], [("bent-knee-table-row", RefusalCause.Safety)]),
         new("a leg press for a sore knee to the chair",
             () => Of("gerda-halvorsen").Line("leg-press", 2, 12, intensity: At(60)), ["chair-squat"], [], ["goblet-squat"],
-            [("goblet-squat", RefusalCause.Screen), ("split-squat", RefusalCause.Joint)]),
+            [("goblet-squat", RefusalCause.Screen), ("forward-lunge", RefusalCause.Joint)]),
         new("a weighted pull-up stays a pull-up",
             () => Of("joost-aalders").Line("pull-up", 4, 6, intensity: At(20)), ["pull-up"], [], [], []),
         new("a lateral raise goes across",
@@ -166,10 +166,9 @@ public class CommonPracticeTests
         var line = Of("tomas-brevik").Keeping(k => k is Sliders).Line("deadlift", 3, 5, intensity: Percent(80));
         string[] done = [.. line.Prescriptions().Select(p => p.Exercise)];
         done.Length.ShouldBeGreaterThanOrEqualTo(2);
-        done.ShouldContain(id => id.Contains("curl", StringComparison.Ordinal) || id == "bridge-walkout");
-        // Lying on the front, trunk or legs are raised: both are the same hip extension without load.
-        done.ShouldContain(id => id == "prone-back-extension" || id == "reverse-hyper");
-        line.Covered!.Value.Fraction.ShouldBeGreaterThan(0.2);
+        // The hinge stays one, on one leg; what it leaves of thighs and back another adds.
+        done[0].ShouldBe("one-leg-hinge-reach");
+        line.Covered!.Value.Fraction.ShouldBeGreaterThan(0.3);
     }
 
     [Fact]
@@ -226,7 +225,7 @@ public class CommonPracticeTests
             .ShouldContain(l => l.StartsWith("grip:", StringComparison.Ordinal));
     }
 
-    /// <summary>Work without a model takes the load nearest the written one, not the lightest.</summary>
+    /// <summary>Work without a model takes the load nearest the written one; a carry without one a third of the body mass, not the lightest.</summary>
     [Fact]
     public void A_carry_takes_the_load_that_was_written()
     {
@@ -235,6 +234,6 @@ public class CommonPracticeTests
             .Single(a => a.Prescription.Exercise == "two-hand-carry").Prescription;
         carry.Load.Kilograms.ShouldBe(24, 0.01);
         Of("aldo-ferrin").WithKit(kit).Line("two-hand-carry", 3, 30, intensity: new Intensity()).Alternatives
-            .Single(a => a.Prescription.Exercise == "two-hand-carry").Prescription.Load.Kilograms.ShouldBe(4, 0.01);
+            .Single(a => a.Prescription.Exercise == "two-hand-carry").Prescription.Load.Kilograms.ShouldBe(24, 0.01);
     }
 }

@@ -50,20 +50,22 @@ public class GateTests
         Against(jump, room: new Room { NeighboursBelow = true, Outdoors = true }).ShouldBeEmpty();
     }
 
-    /// <summary>Bands of Thomee 1997 (from memory): to 2 carry on, 3-5 spare the joint, over 5 leave it alone. A split squat asks 2 of the knee and 1 of the hip.</summary>
+    /// <summary>Bands of Thomee 1997 (from memory): to 2 carry on, 3-5 spare the joint what is hard on it, over 5 leave it alone. A forward lunge asks 3 of the knee, 1 of the hip; a split squat 2 of the knee.</summary>
     [Theory]
-    [InlineData(Joint.Knee, 2, false)]
-    [InlineData(Joint.Knee, 3, true)]
-    [InlineData(Joint.Hip, 5, false)]
-    [InlineData(Joint.Hip, 6, true)]
-    [InlineData(Joint.Neck, 10, false)]
-    public void Sore_joints(Joint joint, int pain, bool refused) =>
-        Against(People.Exercise("split-squat"), People.Man with { SoreJoints = [new Soreness(joint, pain)] })
+    [InlineData("forward-lunge", Joint.Knee, 2, false)]
+    [InlineData("forward-lunge", Joint.Knee, 3, true)]
+    [InlineData("split-squat", Joint.Knee, 5, false)]
+    [InlineData("split-squat", Joint.Knee, 6, true)]
+    [InlineData("forward-lunge", Joint.Hip, 5, false)]
+    [InlineData("forward-lunge", Joint.Hip, 6, true)]
+    [InlineData("forward-lunge", Joint.Neck, 10, false)]
+    public void Sore_joints(string exercise, Joint joint, int pain, bool refused) =>
+        Against(People.Exercise(exercise), People.Man with { SoreJoints = [new Soreness(joint, pain)] })
             .Contains(RefusalCause.Joint).ShouldBe(refused);
 
     [Fact]
     public void The_worst_of_two_reports_of_a_joint_counts() =>
-        Against(People.Exercise("split-squat"), People.Man with { SoreJoints = [new Soreness(Joint.Knee, 1), new Soreness(Joint.Knee, 4)] })
+        Against(People.Exercise("split-squat"), People.Man with { SoreJoints = [new Soreness(Joint.Knee, 1), new Soreness(Joint.Knee, 6)] })
             .ShouldContain(RefusalCause.Joint);
 
     [Theory]

@@ -90,5 +90,5 @@ public class PlannedSetUpTests
 
     [Fact]
     public void Falls_when_the_joint_it_loads_got_sore() =>
-        Today(Home, People.Man with { SoreJoints = [new Soreness(Joint.Knee, 4)] }).Against.ShouldHaveSingleItem().ShouldContain("knee");
+        Today(Home, People.Man with { SoreJoints = [new Soreness(Joint.Knee, 6)] }).Against.ShouldHaveSingleItem().ShouldContain("knee");
 }

@@ -126,7 +126,7 @@ public class SafetyPropertyTests
 
         var sore = client.SoreJoints[0];
         int stress = exercise.Joints.Where(j => j.Joint == sore.Joint).Select(j => j.Level).DefaultIfEmpty(0).Max();
-        if ((sore.Pain > 5 && stress > 0) || (sore.Pain >= 3 && stress >= 2))
+        if ((sore.Pain > 5 && stress > 0) || (sore.Pain >= 3 && stress >= 3))
         {
             yield return "joint";
         }

@@ -1620,6 +1620,7 @@ export interface components {
         /** @description A home prescription for one line, with the forecast it stands on. */
         Dose: {
             rung: components["schemas"]["Rung"];
+            step: null | components["schemas"]["MeasureStep"];
             /** @description Planned per set, per side where one limb works; of a rest-pause the bouts. */
             repetitions: number[];
             /**
@@ -1779,7 +1780,7 @@ export interface components {
          * @description Which endurance curve tells how many repetitions a demand allows.
          * @enum {unknown}
          */
-        EnduranceClass: "upper" | "lower" | "legExtension" | "legCurl" | "armCurl" | "sitUp" | "ownLogOnly";
+        EnduranceClass: "upper" | "lower" | "legExtension" | "legCurl" | "armCurl" | "sitUp" | "squat" | "oneLeg" | "ownLogOnly";
         /**
          * @description One exercise with every attribute the choice of a substitute asks about. The name is unambiguous within the
          *     catalogue; what coaches also call it stands under ImmutableArray&lt;string&gt; Exercise.Synonyms.
@@ -1796,6 +1797,8 @@ export interface components {
             sharedNames: string[];
             /** @description The family whose ladder it stands on; the file it is kept in. */
             family: components["schemas"]["ExerciseFamily"];
+            /** @description How soon a coach thinks of it; of stand-ins alike the usual one comes first. */
+            usual: components["schemas"]["Usualness"];
             setting: components["schemas"]["Setting"];
             pattern: components["schemas"]["Pattern"];
             plane: components["schemas"]["Plane"];
@@ -1822,6 +1825,8 @@ export interface components {
             isForecast: boolean;
             band: null | components["schemas"]["BandRun"];
             addedBand: null | components["schemas"]["BandRun"];
+            /** @description What it is nothing without, beside a load of any kind. */
+            wants: components["schemas"]["KitWanted"];
             /** @description A mini band round the thighs belongs to it, beside what is held. */
             wantsMiniBand: boolean;
             poses: null | components["schemas"]["PosePair"];
@@ -2264,6 +2269,11 @@ export interface components {
              * @default false
              */
             shifts: boolean;
+            /**
+             * @description A sound handle that may be swung.
+             * @default false
+             */
+            hasHandle: boolean;
         };
         /** @description A line kept out until the coach has looked at it, with the reason in words for the client. */
         HeldLine: {
@@ -2635,6 +2645,11 @@ export interface components {
             /** @description The owner's word for it: "Rucksack", "Blue dumbbells". */
             name: string;
         };
+        /**
+         * @description A thing an exercise is done with and with no other.
+         * @enum {unknown}
+         */
+        KitWanted: "anything" | "bag" | "straps";
         /** @description A set the client has done, from which a maximum is estimated. */
         KnownLift: {
             /** @description Catalogue id. */
@@ -2873,7 +2888,7 @@ export interface components {
         /** @description How closely a main lift is copied, held against what this client needs; apart from the fit. */
         LineCloseness: {
             verdict: components["schemas"]["ClosenessVerdict"];
-            /** @description Direction times kind times dose of the stand-in: all three must hold. */
+            /** @description Direction times kind times dose times sides of the stand-in: all must hold, no meet is lifted on one leg. */
             reached: components["schemas"]["Share"];
             required: components["schemas"]["Share"];
             /** @description The thing that brings it closest, null where none does. */
@@ -3190,6 +3205,28 @@ export interface components {
          * @enum {unknown}
          */
         Measure: "load" | "repetitions" | "slowerOrPaused" | "shorterRest" | "hold" | "restPause" | "moreSets";
+        /** @description What may be used on one step of the stair, all before it included. */
+        MeasureStep: {
+            /**
+             * Format: int32
+             * @description Most repetitions a set.
+             */
+            cap: number;
+            /**
+             * Format: int32
+             * @description Ways at once at least, where there are any: over the zone a measure carries the set.
+             */
+            fewest: number;
+            /**
+             * Format: int32
+             * @description Most ways at once in which a repetition is made harder.
+             */
+            techniques: number;
+            /** @description Only a slower lowering or a pause; slower lifting, pulses and partial movements come later. */
+            plain: boolean;
+            /** @description Rests may be cut, and a set pushed before, held at its end or broken up. */
+            beyond: boolean;
+        };
         /** @description What stands behind a body share: shown when a coach opens the number. */
         ModelStory: {
             /** @description Where the resistance is told. */
@@ -3880,7 +3917,7 @@ export interface components {
          * @default external
          * @enum {unknown}
          */
-        RatioBasis: "external" | "total";
+        RatioBasis: "external" | "total" | "totalOverTotal";
         /** @description One resistance a home can give in a family. */
         ReachRung: {
             /** @description As many kilograms on the family's gym lift would ask the same. */
@@ -4955,6 +4992,11 @@ export interface components {
             perSide: boolean;
             rest: components["schemas"]["Duration"];
         };
+        /**
+         * @description How soon a coach thinks of an exercise (common practice).
+         * @enum {unknown}
+         */
+        Usualness: "staple" | "common" | "rare";
         /** @description Equal jugs or cans with a lid that can be filled to any mark. In contrast, FixedWeights stay as they are. */
         Vessels: {
             /** Format: int32 */

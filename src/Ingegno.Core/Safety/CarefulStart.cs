@@ -1,0 +1,47 @@
+using Ingegno.Core.Clients;
+using Ingegno.Core.Exercises;
+
+namespace Ingegno.Core.Safety;
+
+/// <summary>
+/// Whom supported versions come first for: over sixty-five (a client noted as over sixty counts as seventy), untrained, or over 110 kg. No jumps, no
+/// landings, nothing that stands on one bent leg or presses on one arm, and the floor push-up only once an easier one was done (common practice).
+/// </summary>
+public static class CarefulStart
+{
+    /// <summary>Heavier than this, in kilograms, joints are spared first.</summary>
+    private const double Heavy = 110;
+
+    /// <summary>Whether it holds for a client, in few words; null where not.</summary>
+    public static string? For(ClientProfile client) =>
+        client.OverSixty ? "over sixty"
+        : client.BodyMass.Kilograms > Heavy ? $"over {Heavy:0} kg"
+        : client.Level == Level.Beginner && client.Lifts.IsEmpty && client.Learned.Anchors.IsEmpty ? "new to training"
+        : null;
+
+    /// <summary>Why an exercise waits; null where it need not.</summary>
+    public static string? Against(Exercise exercise, ClientProfile client)
+    {
+        if (For(client) is not { } why)
+        {
+            return null;
+        }
+
+        return exercise.Room.Noise == Noise.Loud ? $"a jump lands hard: not for clients {why}"
+            : StandsOnOneBentLeg(exercise) ? $"all of the body on one bent leg: not for clients {why} yet"
+            : exercise.Pattern == Pattern.HorizontalPress && exercise.Sides == Sides.OneAtATime && exercise.Load.Body == BodyModel.PushUp
+                ? $"a push-up on one arm: not for clients {why} yet"
+            : IsFloorPushUp(exercise) && !HasEarned(client) ? $"the floor push-up waits until one at a counter, the wall or on the knees was logged: {why}"
+            : null;
+    }
+
+    private static bool StandsOnOneBentLeg(Exercise exercise) =>
+        exercise is { Pattern: Pattern.Squat, Load.Body: BodyModel.OneLeg, Line: LineOfForce.AlongTheSpine };
+
+    /// <summary>Hands and toes on the floor.</summary>
+    private static bool IsFloorPushUp(Exercise exercise) =>
+        exercise is { Load.Body: BodyModel.PushUp, IsLoweringOnly: false } && exercise.Band is not { Assists: true } && exercise.Fixtures.All(f => f.Role != FixtureRole.Hands);
+
+    private static bool HasEarned(ClientProfile client) =>
+        client.Lifts.Select(l => l.Exercise).Concat(client.Learned.Anchors.Select(a => a.Exercise)).Any(id => id.EndsWith("push-up", StringComparison.Ordinal));
+}

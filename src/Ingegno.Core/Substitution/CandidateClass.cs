@@ -1,0 +1,132 @@
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Loads;
+
+namespace Ingegno.Core.Substitution;
+
+/// <summary>
+/// What kind of stand-in a candidate is, best first (common practice). Candidates are compared by it before anything else: no better fit
+/// makes up for another movement, and no movement for a dose that is not to be had.
+/// </summary>
+public enum CandidateClass
+{
+    /// <summary>The written exercise, its load and count to be had here.</summary>
+    AsWritten = 1,
+
+    /// <summary>The same movement with another implement, in the zone.</summary>
+    SameMovement,
+
+    /// <summary>The same movement on one limb or harder, in the zone.</summary>
+    OneLimb,
+
+    /// <summary>The same movement against a band, alone or beside a weight, in the zone.</summary>
+    Band,
+
+    /// <summary>The same pattern along another line; for accessory lines the same muscles by another movement; in the zone.</summary>
+    SameMuscles,
+
+    /// <summary>The same movement, and the count or the effort outside the zone.</summary>
+    OutsideZone,
+
+    /// <summary>Muscles of it by another movement: the movement is lost.</summary>
+    OtherMovement,
+
+    /// <summary>Hardly anything of it: far from the zone, or few of the muscles.</summary>
+    Remote,
+
+    /// <summary>Too hard for enough of the count: never given unasked.</summary>
+    UnderFloor,
+}
+
+/// <summary>Where a candidate stands: its class, and inside the class how far its dose is from the zone.</summary>
+/// <param name="Off">0 inside the zone, to 1.</param>
+public readonly record struct Standing(CandidateClass Class, double Off)
+{
+    /// <summary>Part of the written count under which a variation is too hard (common practice).</summary>
+    private const double FloorOfCount = 0.6;
+
+    /// <summary>Muscles shared from which another movement is for the same ones.</summary>
+    private const double SameMuscles = 0.5, FewMuscles = 0.35;
+
+    /// <summary>Repetitions left beyond what was asked at which a dose is wholly off.</summary>
+    private const double FarFromFailure = 10;
+
+    /// <summary>Of two doses in the zone the one without a measure comes first.</summary>
+    private const double PlainFirst = 0.03;
+
+    /// <summary>Repetitions over what was asked that still count as its effort.</summary>
+    private const double NearReserve = 1.05;
+
+    /// <summary>The best a candidate could be, before it is dosed.</summary>
+    internal static Standing AtBest(Exercise written, Exercise exercise, SetUp setUp, Role role) =>
+        new(exercise.Id == written.Id ? CandidateClass.AsWritten : InZone(written, exercise, setUp, null, role), 0);
+
+    /// <param name="dose">Null where none is computed.</param>
+    internal static Standing Of(Exercise written, Exercise exercise, SetUp setUp, Role role, Intent? intent, Dose? dose)
+    {
+        if (dose is null || intent is null)
+        {
+            // Dosed by feel, or an unloaded imitation of loaded work.
+            return written.IsForecast && exercise.IsForecast && intent is not null && exercise.Id != written.Id
+                ? AtBest(written, exercise, setUp, role) with { Off = 0.3 }
+                : written.IsForecast && !exercise.IsForecast && exercise.Id != written.Id
+                ? new(CandidateClass.OtherMovement, 0.5)
+                : AtBest(written, exercise, setUp, role);
+        }
+
+        int lowest = intent.Repetitions.Min(), most = dose.Repetitions.Max(), fewest = dose.Repetitions.Min();
+        var zone = RepetitionZone.Of(lowest);
+        if (fewest < Math.Ceiling(FloorOfCount * Math.Min(lowest, zone.Most)) && intent.Cap is null && dose.Form == Effort.SetForm.Straight)
+        {
+            return new(CandidateClass.UnderFloor, 1);
+        }
+
+        double wanted = Math.Min(4, intent.Reserve);
+        double left = intent.Cap is not null ? 0 : Math.Max(0, dose.Reserve - Math.Max(wanted, 2) - NearReserve);
+        int over = Math.Max(0, most - Math.Max(zone.Most, intent.Repetitions.Max()));
+        int techniques = MeasurePrice.Techniques(dose.Form) + MeasurePrice.Techniques(new(intent.Tempo), dose.Style);
+        double off = Math.Min(1, (over / (double)zone.Most) + (left / FarFromFailure) + (0.2 * Math.Max(0, techniques - 1)));
+        if (off <= 0)
+        {
+            return new(exercise.Id == written.Id ? CandidateClass.AsWritten : InZone(written, exercise, setUp, dose, role), techniques * PlainFirst);
+        }
+
+        return new(IsSameMovement(written, exercise) && left < FarFromFailure ? CandidateClass.OutsideZone : ByAnother(written, exercise), off);
+    }
+
+    private static CandidateClass InZone(Exercise written, Exercise exercise, SetUp setUp, Dose? dose, Role role)
+    {
+        if (IsSameMovement(written, exercise))
+        {
+            bool one = (written.Sides == Sides.Together && exercise.Sides == Sides.OneAtATime && !written.IsSlot) || (exercise.KneesForward && !written.KneesForward);
+            bool two = written.Sides == Sides.OneAtATime && exercise.Sides == Sides.Together;
+            bool band = setUp.Implement?.Hold == Hold.Band || (dose is not null && dose.Rung.Pull is not null);
+            bool writtenBand = written.Band is not null;
+            return band && !writtenBand ? CandidateClass.Band
+                : two ? CandidateClass.Band
+                : one ? CandidateClass.OneLimb
+                : CandidateClass.SameMovement;
+        }
+
+        double shared = Shared(written, exercise);
+        bool pattern = written.Pattern == exercise.Pattern && written.Kind == exercise.Kind && written.IsBallistic == exercise.IsBallistic;
+        return shared >= SameMuscles && (pattern || role == Role.Accessory) ? CandidateClass.SameMuscles
+            : ByAnother(written, exercise);
+    }
+
+    /// <summary>Another movement for muscles of it; one joint is far from several, and the lowering alone from the whole.</summary>
+    private static CandidateClass ByAnother(Exercise written, Exercise exercise) =>
+        Shared(written, exercise) < FewMuscles || (written.Kind == MovementKind.Compound && exercise.Kind == MovementKind.Isolation)
+            || (exercise.IsLoweringOnly && !written.IsLoweringOnly && !IsSameMovement(written, exercise))
+            ? CandidateClass.Remote
+            : CandidateClass.OtherMovement;
+
+    /// <summary>Pattern, kind and line of force; a slot leaves the line free, and a squat on one leg or on both is a squat.</summary>
+    internal static bool IsSameMovement(Exercise written, Exercise exercise) =>
+        written.Pattern == exercise.Pattern && written.Kind == exercise.Kind && (written.IsSlot || LineOf(written) == LineOf(exercise))
+        && written.IsBallistic == exercise.IsBallistic;
+
+    internal static LineOfForce LineOf(Exercise e) => e is { Pattern: Pattern.Squat, Line: LineOfForce.OnEachLeg } ? LineOfForce.AlongTheSpine : e.Line;
+
+    private static double Shared(Exercise written, Exercise exercise) => written.Muscles.OverlapWith(exercise.Muscles).Fraction;
+}

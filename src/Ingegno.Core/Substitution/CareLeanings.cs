@@ -1,0 +1,32 @@
+using Ingegno.Core.Clients;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Safety;
+
+namespace Ingegno.Core.Substitution;
+
+/// <summary>What age, a first start or a sore joint make of an exercise that is not kept out: supported first, and what spares the joint.</summary>
+internal static class CareLeanings
+{
+    /// <summary>What a support is worth, and what each step of stress on a sore joint costs (common practice).</summary>
+    private const double Supported = 1.6, PerStep = 0.6;
+
+    /// <summary>Stress on a sore joint from which even a written exercise is looked at anew: pain goes before the programme.</summary>
+    internal const int Clearly = 2;
+
+    /// <summary>The most it asks of a joint that is sore at 3 or more; 0 where none is.</summary>
+    internal static int SoreFrom(Exercise e, ClientProfile client) =>
+        e.Joints.Where(j => client.PainAt(j.Joint) >= PainHold.Holds).Select(j => j.Level).DefaultIfEmpty(0).Max();
+
+    internal static IEnumerable<Leaning> On(Exercise e, ClientProfile client)
+    {
+        if (CarefulStart.For(client) is not null && e.Fixtures.Any(f => f.Role is FixtureRole.Seat or FixtureRole.Grip or FixtureRole.Support or FixtureRole.Hands))
+        {
+            yield return new("Supported first", Supported);
+        }
+
+        foreach (var stress in e.Joints.Where(j => client.PainAt(j.Joint) >= PainHold.Holds))
+        {
+            yield return new("Spares what is sore", Math.Pow(PerStep, stress.Level));
+        }
+    }
+}
