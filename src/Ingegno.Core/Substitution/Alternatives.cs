@@ -19,6 +19,7 @@ internal static class Alternatives
         {
             Prescription = Prescribing.Of(candidate, written, line, client),
             Fit = candidate.Fit,
+            Class = candidate.Class,
             Leanings = candidate.Leanings,
             Reason = Reason.For(written, candidate, intent),
             Loses = Losses.Of(written, candidate, intent),

@@ -27,27 +27,31 @@ public sealed record Candidate(
     public ImmutableArray<Leaning> Leanings { get; init; } = [];
 
     /// <summary>What kind of stand-in it is, and how far off its zone.</summary>
-    public required Standing Standing { get; init; }
+    public required StandIn StandIn { get; init; }
 
     /// <summary>
     /// What candidates are ordered by: the class, inside it the distance from the zone, then the fit, leaned on by rules and traits, and of
     /// nearly equal fits the preferred.
     /// </summary>
-    internal double Rank => RankOf(Standing, Fit, Preferred, Leanings, StressOf(Exercise), Exercise.Usual);
+    internal double Rank => RankOf(StandIn, Fit, Preferred, Leanings, StressOf(Exercise), Exercise.Usual);
 
     /// <summary>A class is a whole step; what stands inside it adds up to less than one.</summary>
-    internal static double RankOf(Standing standing, Fit fit, bool preferred, ImmutableArray<Leaning> leanings, double stress, Usualness usual)
+    internal static double RankOf(StandIn standing, Fit fit, bool preferred, ImmutableArray<Leaning> leanings, double stress, Usualness usual)
     {
-        double against = leanings.Aggregate(1.0, (worth, l) => worth * l.Worth);
-        var kind = against < StronglyAgainst && standing.Class < CandidateClass.OutsideZone ? CandidateClass.OutsideZone : standing.Class;
         double leaned = leanings.Aggregate(fit.Score.Fraction * (preferred ? PreferredIsWorth : 1) * WorthOf(usual), (rank, l) => rank * l.Worth);
-        return (int)CandidateClass.UnderFloor - (int)kind + (0.5 * (1 - standing.Off)) + (0.45 * Math.Min(1, leaned / MostLeaned)) + (0.04 * (1 - stress));
+        return (int)CandidateClass.UnderFloor - (int)ClassOf(standing, leanings) + (0.5 * (1 - standing.Off)) + (0.45 * Math.Min(1, leaned / MostLeaned)) + (0.04 * (1 - stress));
     }
 
     /// <summary>What it asks of all joints together, 0 to 1: of two alike the kinder comes first.</summary>
     internal static double StressOf(Exercise exercise) => Math.Min(1, exercise.Joints.Sum(j => j.Level) / 12.0);
 
     private static double WorthOf(Usualness usual) => usual switch { Usualness.Staple => StapleIsWorth, Usualness.Rare => RareIsWorth, _ => 1 };
+
+    /// <summary>The class it is ranked in: what speaks strongly against it takes it behind all that is in the zone.</summary>
+    internal CandidateClass Class => ClassOf(StandIn, Leanings);
+
+    private static CandidateClass ClassOf(StandIn standing, ImmutableArray<Leaning> leanings) =>
+        standing.Class < CandidateClass.OutsideZone && leanings.Aggregate(1.0, (worth, l) => worth * l.Worth) < StronglyAgainst ? CandidateClass.OutsideZone : standing.Class;
 
     /// <summary>What speaks so strongly against it is no matter of a better fit any more.</summary>
     private const double StronglyAgainst = 0.65;

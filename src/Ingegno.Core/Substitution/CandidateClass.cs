@@ -40,7 +40,7 @@ public enum CandidateClass
 
 /// <summary>Where a candidate stands: its class, and inside the class how far its dose is from the zone.</summary>
 /// <param name="Off">0 inside the zone, to 1.</param>
-public readonly record struct Standing(CandidateClass Class, double Off)
+public readonly record struct StandIn(CandidateClass Class, double Off)
 {
     /// <summary>Part of the written count under which a variation is too hard (common practice).</summary>
     private const double FloorOfCount = 0.6;
@@ -58,11 +58,15 @@ public readonly record struct Standing(CandidateClass Class, double Off)
     private const double NearReserve = 1.05;
 
     /// <summary>The best a candidate could be, before it is dosed.</summary>
-    internal static Standing AtBest(Exercise written, Exercise exercise, SetUp setUp, Role role) =>
+    internal static StandIn AtBest(Exercise written, Exercise exercise, SetUp setUp, Role role) =>
         new(exercise.Id == written.Id ? CandidateClass.AsWritten : InZone(written, exercise, setUp, null, role), 0);
 
+    /// <summary>Where nothing is forecast here: by the movement alone.</summary>
+    internal static CandidateClass Uncounted(Exercise written, Exercise exercise) =>
+        exercise.Id == written.Id ? CandidateClass.AsWritten : IsSameMovement(written, exercise) ? CandidateClass.SameMovement : ByAnother(written, exercise);
+
     /// <param name="dose">Null where none is computed.</param>
-    internal static Standing Of(Exercise written, Exercise exercise, SetUp setUp, Role role, Intent? intent, Dose? dose)
+    internal static StandIn Of(Exercise written, Exercise exercise, SetUp setUp, Role role, Intent? intent, Dose? dose)
     {
         if (dose is null || intent is null)
         {

@@ -39,7 +39,7 @@ internal static class FitParts
 
     private static double Direction(Exercise written, Exercise candidate) =>
         written.Pattern != candidate.Pattern ? OtherPattern
-        : written.IsSlot || Standing.LineOf(written) == Standing.LineOf(candidate) ? 1
+        : written.IsSlot || StandIn.LineOf(written) == StandIn.LineOf(candidate) ? 1
         : OtherLine;
 
     /// <summary>

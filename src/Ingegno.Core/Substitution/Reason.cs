@@ -17,12 +17,27 @@ public static class Reason
         if (candidate.Exercise.Id == written.Id)
         {
             return intent is null || candidate.Dose is not { } same || Math.Abs(same.Equivalent.Value - intent.Equivalent.Value) < 0.03
-                ? "Needs nothing that is missing here. Goes across as it is."
+                ? "Needs nothing that is missing here. Goes across as it is." + TooEasy(candidate)
                 : $"The same exercise with what is here: {Carried(same, intent)}.";
         }
 
-        string kept = KeptWords(written, candidate.Fit);
+        string kept = KeptWords(written, candidate);
         return candidate.Dose is { } dose && intent is not null ? $"{kept}; {Carried(dose, intent)}." : kept + ".";
+    }
+
+    /// <summary>Repetitions left from which a line that stays as written is called too easy.</summary>
+    private const double EasyFrom = 8;
+
+    /// <summary>Advice beside what stays: how easy it is, and what would be the next rung.</summary>
+    private static string TooEasy(Candidate kept)
+    {
+        if (kept.Dose is not { } dose || dose.Reserve <= EasyFrom)
+        {
+            return "";
+        }
+
+        string? next = kept.Exercise.Harder.Select(h => Catalogue.Shipped.Find(h.Exercise)?.Name).OfType<string>().FirstOrDefault();
+        return $" Easy: about {dose.Reserve:0} would be left{(next is null ? "" : $"; the next rung is the {LowerFirst(next)}")}.";
     }
 
     /// <summary>The part of the fit that cost most, in a sentence; where nothing costs anything that is said.</summary>
@@ -78,19 +93,23 @@ public static class Reason
     private static bool HeavyPracticeLost(Dose dose, Intent intent) =>
         intent.Repetitions.Max() <= 5 && intent.Equivalent.Value - dose.Equivalent.Value > 0.10;
 
-    private static string KeptWords(Exercise written, Fit fit)
+    private static string KeptWords(Exercise written, Candidate candidate)
     {
-        bool direction = fit[FitPart.Direction].Fraction >= Kept, muscles = fit[FitPart.Muscles].Fraction >= 0.7;
-        return (direction, muscles) switch
+        string name = LowerFirst(written.Name);
+        bool one = candidate.Exercise.Sides == Sides.OneAtATime && written.Sides == Sides.Together;
+        bool muscles = candidate.Fit[FitPart.Muscles].Fraction >= 0.7, pattern = candidate.Exercise.Pattern == written.Pattern;
+        return candidate.StandIn.Class switch
         {
-            (true, true) when written.IsSlot => "The movement and the muscles asked for",
-            (true, false) when written.IsSlot => "The movement asked for, the muscles in part",
-            (false, true) when written.IsSlot => "The muscles asked for, by another movement",
-            _ when written.IsSlot => "The nearest to what was asked that this place allows",
-            (true, true) => $"Same muscles, same line as the {LowerFirst(written.Name)}",
-            (true, false) => $"Same line as the {LowerFirst(written.Name)}",
-            (false, true) => $"Works the same muscles as the {LowerFirst(written.Name)}",
-            _ => $"The nearest to the {LowerFirst(written.Name)} this place allows",
+            CandidateClass.AsWritten or CandidateClass.SameMovement when written.IsSlot => "The movement asked for",
+            CandidateClass.AsWritten or CandidateClass.SameMovement => $"The same movement as the {name}",
+            CandidateClass.OneLimb when one => $"The same movement as the {name}, on one {(HouseRules.IsForLegs(written) ? "leg" : "arm")}",
+            CandidateClass.OneLimb => $"A harder variation of the {name}",
+            CandidateClass.Band => $"The same movement as the {name}, against a band or on both sides",
+            CandidateClass.OutsideZone => $"The same movement as the {name}, past its usual count or effort",
+            CandidateClass.SameMuscles when pattern => $"The pattern of the {name}, along another line",
+            CandidateClass.SameMuscles => $"The muscles of the {name}, by another movement",
+            _ when pattern => $"The nearest to the {name} this place allows: of its movement only the outline",
+            _ => muscles ? $"The muscles of the {name} by another movement" : $"The nearest to the {name} this place allows, by another movement",
         };
     }
 

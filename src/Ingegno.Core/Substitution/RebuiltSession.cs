@@ -68,6 +68,9 @@ public sealed record Alternative
 
     public required Fit Fit { get; init; }
 
+    /// <summary>What kind of stand-in it is; compared before the fit.</summary>
+    public required CandidateClass Class { get; init; }
+
     public required string Reason { get; init; }
 
     /// <summary>House rules and traits that changed its rank, its cues or its dose.</summary>

@@ -12,7 +12,7 @@ public sealed partial class SessionRebuild
     /// <summary>What other lines of the session are and stay is no proposal for this one.</summary>
     private IEnumerable<string> StandingBeside(WrittenSession session, IReadOnlyList<LineChoice> choices, int place) =>
         from other in session.Lines
-        where other.Number != session.Lines[place].Number
+        where other.Number != session.Lines[place].Number && other.Exercise != session.Lines[place].Exercise
         let standing = _standing.GetValueOrDefault(other.Number)
         where standing is not null && standing.IsKeptBy(_choices.For(other, choices))
         select standing.InForce.Exercise;
@@ -93,6 +93,7 @@ public sealed partial class SessionRebuild
     {
         Prescription = standing.InForce,
         Fit = Fit.Of(FitParts.Of(written, exercise, intent, null, _client.Level), role, _rules.Weights),
+        Class = StandIn.Uncounted(written, exercise),
         Reason = "Stands in the plan; nothing is forecast of it here today.",
         Decided = "It stands in the plan.",
     };

@@ -71,18 +71,18 @@ public sealed partial class SessionRebuild
     public RebuiltSession Rebuild(WrittenSession session, IReadOnlyList<LineChoice> choices, IReadOnlySet<string>? asked = null)
     {
         asked ??= FrozenSet<string>.Empty;
-        var used = new HashSet<string>(StringComparer.Ordinal);
+        var used = new List<(string? Written, string Exercise)>();
         var lines = ImmutableArray.CreateBuilder<RebuiltLine>();
         for (int i = 0; i < session.Lines.Length; i++)
         {
-            HashSet<string> taken = [.. used, .. StandingBeside(session, choices, i), .. session.Lines.Where((_, other) => other != i).Select(l => l.Exercise).OfType<string>()];
+            var taken = Taken(session, choices, i, used);
             var about = CaseOf(i);
             var rebuilt = Line(about, taken);
             // A line left out keeps its exercise to itself, so that the others stay as they were.
             var here = rebuilt.Outcome == LineOutcome.LeftOut ? Line(about with { Choice = about.Choice! with { LeftOut = false } }, taken) : rebuilt;
             if (here.Chosen is { } chosen)
             {
-                used.Add(chosen.Prescription.Exercise);
+                used.Add((session.Lines[i].Exercise, chosen.Prescription.Exercise));
             }
 
             lines.Add(rebuilt);
@@ -93,7 +93,7 @@ public sealed partial class SessionRebuild
         {
             if (HomePartners(lines, i) is { } partners)
             {
-                lines[i] = Line(CaseOf(i) with { HomePartners = partners, Keep = lines[i].Chosen!.Prescription.Exercise }, [.. used]) with
+                lines[i] = Line(CaseOf(i) with { HomePartners = partners, Keep = lines[i].Chosen!.Prescription.Exercise }, [.. used.Select(u => u.Exercise)]) with
                 {
                     Group = lines[i].Group,
                     Moved = lines[i].Moved,
@@ -106,6 +106,18 @@ public sealed partial class SessionRebuild
         return Whole(session.Title, lines.ToImmutable());
 
         LineCase CaseOf(int place) => new(session.Lines[place], session, place == 0, _choices.For(session.Lines[place], choices), asked);
+    }
+
+    /// <summary>What another line of the session is written as or done with; what was written twice may be done twice.</summary>
+    private HashSet<string> Taken(WrittenSession session, IReadOnlyList<LineChoice> choices, int place, List<(string? Written, string Exercise)> used)
+    {
+        string? written = session.Lines[place].Exercise;
+        return
+        [
+            .. used.Where(u => u.Written != written).Select(u => u.Exercise),
+            .. StandingBeside(session, choices, place),
+            .. session.Lines.Select(l => l.Exercise).OfType<string>().Where(id => id != written),
+        ];
     }
 
     /// <summary>One line with all that bears on it.</summary>
@@ -390,7 +402,7 @@ public sealed partial class SessionRebuild
     /// <param name="sore">The written exercise where it loads a sore joint clearly: then what spares it comes first.</param>
     private static Candidate? Pick(Choice found, HashSet<string> used, string? sore) =>
         found.Candidates
-            .Where(c => c.Standing.Class != CandidateClass.UnderFloor && !used.Contains(c.Exercise.Id))
+            .Where(c => c.StandIn.Class != CandidateClass.UnderFloor && !used.Contains(c.Exercise.Id))
             .MaxBy(c => c.Exercise.Id == sore ? c.Rank - SparedFirst : c.Rank);
 
     private RebuiltLine Describe(

@@ -145,7 +145,7 @@ public sealed class SubstituteSearch(
 
     /// <summary>An exercise that passed its gate and has a set-up, with the most it could come to.</summary>
     private sealed record Possible(
-        Exercise Exercise, ImmutableArray<PossibleSetUp> SetUps, ImmutableArray<Leaning> Leanings, bool Preferred, Fit MostFit, Standing AtBest)
+        Exercise Exercise, ImmutableArray<PossibleSetUp> SetUps, ImmutableArray<Leaning> Leanings, bool Preferred, Fit MostFit, StandIn AtBest)
     {
         internal double MostRank { get; } = Candidate.RankOf(AtBest, MostFit, Preferred, Leanings, Candidate.StressOf(Exercise), Exercise.Usual);
 
@@ -182,7 +182,7 @@ public sealed class SubstituteSearch(
 
         ImmutableArray<Refusal> against = [.. Gate.Against(exercise, client, home.Home, rules)];
         bool helped = IsHelpedByFeel(exercise);
-        if (helped && !Standing.IsSameMovement(written, exercise) && !Patterns.AreRelated(written.Pattern, exercise.Pattern))
+        if (helped && !StandIn.IsSameMovement(written, exercise) && !Patterns.AreRelated(written.Pattern, exercise.Pattern))
         {
             return (null, [new Refusal(RefusalCause.Kit, "needs a bathroom scale to read the foot's help off, and there is none here")]);
         }
@@ -198,7 +198,7 @@ public sealed class SubstituteSearch(
             : [.. Bounded(exercise, written, intent, role, found.SetUps)];
         return setUps.IsEmpty
             ? (null, [new Refusal(RefusalCause.Dose, TooHeavy(exercise))])
-            : (new(exercise, setUps, Leaning.On(exercise, client, rules), IsPreferred(exercise), setUps.MaxBy(s => s.MostFit.Score)!.MostFit, setUps.Select(s => Standing.AtBest(written, exercise, s.SetUp, role)).MinBy(s => s.Class)), []);
+            : (new(exercise, setUps, Leaning.On(exercise, client, rules), IsPreferred(exercise), setUps.MaxBy(s => s.MostFit.Score)!.MostFit, setUps.Select(s => StandIn.AtBest(written, exercise, s.SetUp, role)).MinBy(s => s.Class)), []);
     }
 
     /// <summary>A foot helps as much as the count needs where no scale tells how much that is.</summary>
@@ -232,7 +232,7 @@ public sealed class SubstituteSearch(
     private Candidate? Try(Possible possible, Exercise written, Intent? intent, Role role, DoseWish wish)
     {
         var candidate = possible.SetUps[0].Effort is null || intent is null
-            ? new Candidate(possible.Exercise, possible.SetUps[0].SetUp, null, null, possible.MostFit, null) { Standing = Standing.Of(written, possible.Exercise, possible.SetUps[0].SetUp, role, intent, null) }
+            ? new Candidate(possible.Exercise, possible.SetUps[0].SetUp, null, null, possible.MostFit, null) { StandIn = StandIn.Of(written, possible.Exercise, possible.SetUps[0].SetUp, role, intent, null) }
             : BestSetUp(possible, written, intent, role, wish);
         return candidate is null ? null : candidate with { Preferred = possible.Preferred, Leanings = possible.Leanings };
     }
@@ -254,7 +254,7 @@ public sealed class SubstituteSearch(
         Candidate? best = null;
         foreach (var setUp in possible.SetUps)
         {
-            if (wish == DoseWish.None && best is { Standing.Off: <= 0 } && Standing.AtBest(written, exercise, setUp.SetUp, role).Class >= best.Standing.Class
+            if (wish == DoseWish.None && best is { StandIn.Off: <= 0 } && StandIn.AtBest(written, exercise, setUp.SetUp, role).Class >= best.StandIn.Class
                 && setUp.MostFit.Score.Fraction < best.Fit.Score.Fraction - EqualFits)
             {
                 continue;
@@ -266,10 +266,10 @@ public sealed class SubstituteSearch(
             }
 
             var fit = Fit.Of(FitParts.Of(written, exercise, intent, dose, client.Level), role, rules.Weights);
-            var standing = Standing.Of(written, exercise, setUp.SetUp, role, intent, dose);
+            var standing = StandIn.Of(written, exercise, setUp.SetUp, role, intent, dose);
             if (best is null || (Nearer(dose, best, wish) is { } nearer ? nearer : IsBetter(standing, fit, dose, best)))
             {
-                best = new Candidate(exercise, setUp.SetUp, dose, anchor, fit, null) { Standing = standing };
+                best = new Candidate(exercise, setUp.SetUp, dose, anchor, fit, null) { StandIn = standing };
             }
         }
 
@@ -300,9 +300,9 @@ public sealed class SubstituteSearch(
             }
 
             var fit = Fit.Of(FitParts.Of(written, written, intent, dose, client.Level), role, rules.Weights);
-            if (best is null || IsBetter(best.Standing, fit, dose, best))
+            if (best is null || IsBetter(best.StandIn, fit, dose, best))
             {
-                best = new Candidate(written, setUp, dose, intent.Anchor, fit, null) { Standing = new(CandidateClass.AsWritten, 0) };
+                best = new Candidate(written, setUp, dose, intent.Anchor, fit, null) { StandIn = new(CandidateClass.AsWritten, 0) };
             }
         }
 
@@ -322,7 +322,7 @@ public sealed class SubstituteSearch(
         var anchor = intent is null || !exercise.IsForecast ? null : exercise.Id == written.Id ? intent.Anchor : anchors.For(exercise);
         if (anchor is null || intent is null)
         {
-            return new(exercise, standing[0], null, null, Fit.Of(FitParts.Of(written, exercise, intent, null, client.Level), role, rules.Weights), null) { Standing = Standing.Of(written, exercise, standing[0], role, intent, null) };
+            return new(exercise, standing[0], null, null, Fit.Of(FitParts.Of(written, exercise, intent, null, client.Level), role, rules.Weights), null) { StandIn = StandIn.Of(written, exercise, standing[0], role, intent, null) };
         }
 
         foreach (var setUp in standing)
@@ -330,7 +330,7 @@ public sealed class SubstituteSearch(
             var effort = new ExerciseEffort(exercise, client, anchor, setUp.Geometry);
             if (DoseSearch.Find(intent, effort, setUp.Ladder, rules, client, wish, _styles.Of(exercise, IsImmovableHere(exercise))) is { } dose)
             {
-                var candidate = new Candidate(exercise, setUp, dose, anchor, Fit.Of(FitParts.Of(written, exercise, intent, dose, client.Level), role, rules.Weights), null) { Standing = Standing.Of(written, exercise, setUp, role, intent, dose) };
+                var candidate = new Candidate(exercise, setUp, dose, anchor, Fit.Of(FitParts.Of(written, exercise, intent, dose, client.Level), role, rules.Weights), null) { StandIn = StandIn.Of(written, exercise, setUp, role, intent, dose) };
                 return candidate with { ToFailure = RangeOf(candidate, anchor) };
             }
         }
@@ -366,11 +366,11 @@ public sealed class SubstituteSearch(
     }
 
     /// <summary>Of equal fits the one with fewer repetitions away from plain tempo, then with fewer pieces to handle.</summary>
-    private static bool IsBetter(Standing standing, Fit fit, Dose dose, Candidate best)
+    private static bool IsBetter(StandIn standing, Fit fit, Dose dose, Candidate best)
     {
-        if (standing.Class != best.Standing.Class || Math.Abs(standing.Off - best.Standing.Off) > EqualFits)
+        if (standing.Class != best.StandIn.Class || Math.Abs(standing.Off - best.StandIn.Off) > EqualFits)
         {
-            return standing.Class != best.Standing.Class ? standing.Class < best.Standing.Class : standing.Off < best.Standing.Off;
+            return standing.Class != best.StandIn.Class ? standing.Class < best.StandIn.Class : standing.Off < best.StandIn.Off;
         }
 
         double gain = fit.Score.Fraction - best.Fit.Score.Fraction;

@@ -37,7 +37,7 @@ internal static class UncomputedCount
 
     /// <summary>What stands in without a load for work with one is done for more easy repetitions, never for a heavy triple's (common practice).</summary>
     private static int Eased(int count, Exercise exercise, WrittenLine line) =>
-        exercise.Id != line.Exercise && KindOf(exercise, line) == CountKind.Repetitions && IsHeavy(line) ? Math.Max(count, FewestEasy) : count;
+        exercise.Id != line.Exercise && !exercise.IsForecast && KindOf(exercise, line) == CountKind.Repetitions && IsHeavy(line) ? Math.Max(count, FewestEasy) : count;
 
     private static bool IsHeavy(WrittenLine line) => line.Exercise is { } id && Catalogue.Shipped.Find(id) is { IsForecast: true, IsBallistic: false } && !Purposes.IsCapped(line.Purpose);
 

@@ -35,7 +35,7 @@ public class ReasonTests
     public void A_load_that_matches_is_said_to_ask_as_much()
     {
         var line = Rebuild("dumbbell-bench-press", 10, With(People.Handles(2, 2, (1.25, 8), (2.5, 8), (5, 8))));
-        Of(line, "dumbbell-floor-press").Reason.ShouldContain("Same muscles, same line as the dumbbell bench press");
+        Of(line, "dumbbell-floor-press").Reason.ShouldContain("The same movement as the dumbbell bench press");
         Of(line, "dumbbell-floor-press").Reason.ShouldContain("asks as much as the gym load");
     }
 

@@ -989,6 +989,8 @@ export interface components {
         Alternative: {
             prescription: components["schemas"]["Prescription"];
             fit: components["schemas"]["Fit"];
+            /** @description What kind of stand-in it is; compared before the fit. */
+            class: components["schemas"]["CandidateClass"];
             reason: string;
             /** @description House rules and traits that changed its rank, its cues or its dose. */
             leanings: components["schemas"]["Leaning"][];
@@ -1372,6 +1374,12 @@ export interface components {
              */
             drained: number;
         };
+        /**
+         * @description What kind of stand-in a candidate is, best first (common practice). Candidates are compared by it before anything else: no better fit
+         *     makes up for another movement, and no movement for a dose that is not to be had.
+         * @enum {unknown}
+         */
+        CandidateClass: "asWritten" | "sameMovement" | "oneLimb" | "band" | "sameMuscles" | "outsideZone" | "otherMovement" | "remote" | "underFloor";
         /** @description A whole case: who, where, what is written, and what was decided by hand. */
         CaseForm: {
             client: components["schemas"]["ClientProfile"];

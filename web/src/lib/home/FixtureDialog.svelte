@@ -124,7 +124,7 @@
 			<section aria-label="What exercises put on it">
 				<h3 class="text-[15px]">What would be put on it</h3>
 				<p class="text-soft mb-1 text-[12px]">As saved. Peak while moving, against what it may carry.</p>
-				<div class="max-h-[360px] overflow-auto">
+				<div>
 					{#each uses as use, i (i)}
 						{@const limit = use.mayCarry ?? use.peak}
 						<div class="border-rule border-t py-1 text-[13px]">

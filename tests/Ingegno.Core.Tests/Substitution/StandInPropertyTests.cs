@@ -1,0 +1,86 @@
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Quantities;
+using Ingegno.Core.Substitution;
+
+namespace Ingegno.Core.Tests.Substitution;
+
+/// <summary>What must hold of the choice whatever the home: more in it is never worse, no exercise comes where it was not written, names decide nothing.</summary>
+public class StandInPropertyTests
+{
+    private static readonly string[] Gym =
+        ["back-squat", "barbell-bench-press", "deadlift", "barbell-row", "lat-pulldown", "overhead-press", "leg-press", "leg-curl", "barbell-curl", "triceps-pushdown", "lateral-raise", "cable-fly"];
+
+    private static readonly Member[] Members = [.. Member.All()];
+
+    private static readonly KitItem[] More =
+    [
+        People.Handles(2, 2, (1.25, 4), (2.5, 8)),
+        People.Loop(),
+        People.Rucksack(1, 20, ("bottle", 1.5, 10)),
+        new FixedWeights { Id = "more-bell", Name = "Bell", Shape = FixedWeightShape.Kettlebell, Weights = [new(Mass.FromKilograms(16), 1)] },
+    ];
+
+    private static readonly Gen<(int Member, int Line, int Count, int Kit)> Cases = Gen.Select(
+        Gen.Int[0, Members.Length - 1], Gen.Int[0, Gym.Length - 1], Gen.Int[4, 14], Gen.Int[0, More.Length - 1]);
+
+    [Fact]
+    public void More_in_the_home_never_makes_the_class_of_a_line_worse() => Cases.Sample(
+        c =>
+        {
+            var member = Members[c.Member].Keeping(_ => false);
+            var less = member.Line(Gym[c.Line], 3, c.Count);
+            var more = member.WithKit(More[c.Kit]).Line(Gym[c.Line], 3, c.Count);
+            if (less.Chosen is { } before)
+            {
+                more.Chosen.ShouldNotBeNull(Gym[c.Line]);
+                ((int)more.Chosen.Class).ShouldBeLessThanOrEqualTo((int)before.Class, $"{Gym[c.Line]}: {before.Prescription.Exercise}, with more {more.Chosen.Prescription.Exercise}");
+            }
+        },
+        iter: 60);
+
+    /// <summary>Counts stay in the zone or under its ceiling where the written count was; nothing is given for less than six tenths of it.</summary>
+    [Fact]
+    public void Counts_keep_to_the_zone_of_what_was_written() => Cases.Sample(
+        c =>
+        {
+            var line = Members[c.Member].Line(Gym[c.Line], 3, c.Count);
+            if (line.Chosen is { Prescription: var given, Class: not CandidateClass.UnderFloor } && line.Intent is { } intent && given.Count == Core.Programmes.CountKind.Repetitions && given.Tempo is not null)
+            {
+                given.Counts.Max().ShouldBeLessThanOrEqualTo(Math.Max(Core.Dosing.RepetitionZone.Of(intent.Repetitions.Min()).Ceiling, intent.Repetitions.Max()), given.Name);
+                (given.Counts.Min() >= Math.Floor(0.6 * intent.Repetitions.Min())).ShouldBeTrue(given.Name);
+            }
+        },
+        iter: 120);
+
+    [Fact]
+    public void No_exercise_stands_where_it_was_not_written_twice() => Gen.Select(Gen.Int[0, Members.Length - 1], Gen.Int[0, Gym.Length - 1].Array[3, 7]).Sample(
+        (who, which) =>
+        {
+            string[] written = [.. which.Distinct().Select(i => Gym[i])];
+            string[] given =
+            [
+                .. Members[who].Session([.. written.Select(w => Member.Written(w, 3, 8))]).Lines.Select(l => l.Chosen?.Prescription.Exercise).OfType<string>(),
+            ];
+            given.ShouldBeUnique();
+        },
+        iter: 30);
+
+    /// <summary>The order of the catalogue decides nothing.</summary>
+    [Fact]
+    public void The_order_of_the_catalogue_changes_no_answer()
+    {
+        var turned = new Catalogue([.. Catalogue.Shipped.Exercises.Reverse()]);
+        Cases.Sample(
+            c =>
+            {
+                var written = Member.Written(Gym[c.Line], 3, c.Count);
+                var session = new Core.Programmes.WrittenSession("test", [written]);
+                string? Chosen(Catalogue catalogue) => new SessionRebuild(
+                    Members[c.Member].Client, Members[c.Member].Home, catalogue, Core.Dosing.HouseRules.Default, People.Today, new Core.Programmes.WrittenProgramme([session]))
+                    .Rebuild(session, []).Lines[0].Chosen?.Prescription.Exercise;
+                Chosen(turned).ShouldBe(Chosen(Catalogue.Shipped));
+            },
+            iter: 40);
+    }
+}
