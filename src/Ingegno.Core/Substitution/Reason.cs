@@ -108,7 +108,8 @@ public static class Reason
             CandidateClass.OutsideZone => $"The same movement as the {name}, past its usual count or effort",
             CandidateClass.SameMuscles when pattern => $"The pattern of the {name}, along another line",
             CandidateClass.SameMuscles => $"The muscles of the {name}, by another movement",
-            _ when pattern => $"The nearest to the {name} this place allows: of its movement only the outline",
+            _ when pattern && candidate.Exercise.IsForecast => $"The movement of the {name}, far from its effort",
+            _ when pattern => $"The nearest to the {name} this place allows: its movement without its load",
             _ => muscles ? $"The muscles of the {name} by another movement" : $"The nearest to the {name} this place allows, by another movement",
         };
     }
