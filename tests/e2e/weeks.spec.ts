@@ -46,7 +46,7 @@ test('a client without a programme gets a template, phases and targets, and all 
 
 test('a session is made to fit for good or for today alone, and comes back whole', async ({ page }) => {
 	await signIn(page);
-	await open(page, 'Aldo Ferrin', 'Bench');
+	await open(page, 'Nadia Oskarsen', 'Bench');
 	await page.getByRole('button', { name: 'Save plan' }).click();
 	await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
 	await page.getByRole('link', { name: 'Sheet' }).click();

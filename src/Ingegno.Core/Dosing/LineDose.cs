@@ -163,8 +163,8 @@ public sealed class LineDose
             && (plan.Rest >= _writtenRest || end.LeastReserve >= RepeatsWith - 1e-9);
     }
 
-    /// <summary>Repetitions more than asked that may be left before a further measure is taken, and the most that may be left whatever was asked.</summary>
-    private const double LeftOver = 1, MostMet = 4.05;
+    /// <summary>Repetitions more than asked that may be left before a further measure is taken, and the most that may be left whatever was asked: four, as it is rounded.</summary>
+    private const double LeftOver = 1, MostMet = 4.5;
 
     /// <summary>The last set ends as near failure as asked: no further measure is called for.</summary>
     public bool IsMet(SetPlan plan)

@@ -17,5 +17,8 @@ public readonly record struct RepetitionZone(int Least, int Most, int Ceiling)
         _ => new(12, Math.Max(30, lowest), Math.Max(30, lowest)),
     };
 
+    /// <summary>Part of the lowest written count a client must be able to do for a variation to be given (common practice).</summary>
+    public const double EnoughOfTheCount = 0.6;
+
     public bool Holds(int count) => count >= Least && count <= Most;
 }

@@ -18,27 +18,28 @@ public sealed class Framing(
     ClientProfile client, IReadOnlyDictionary<string, Home> homes, Catalogue catalogue, HouseRules rules, Func<string, WrittenProgramme> read)
 {
     private readonly HouseRules _rules = rules.For(client);
-    private (string Text, Dictionary<int, string?> Exercises)? _written;
+    private (string Text, Dictionary<int, WrittenLine> Lines)? _written;
 
     internal PlannedSession Of(string place, PlannedSession session, string text) =>
-        homes.TryGetValue(place, out var home) ? Framed(session, home, ExercisesOf(text)) : session;
+        homes.TryGetValue(place, out var home) ? Framed(session, home, LinesOf(text)) : session;
 
-    private Dictionary<int, string?> ExercisesOf(string text)
+    /// <summary>The lines of a text by their number.</summary>
+    internal IReadOnlyDictionary<int, WrittenLine> LinesOf(string text)
     {
         if (_written is not { } known || known.Text != text)
         {
-            _written = known = (text, read(text).Sessions.SelectMany(s => s.Lines).ToDictionary(l => l.Number, l => l.Exercise));
+            _written = known = (text, read(text).Sessions.SelectMany(s => s.Lines).ToDictionary(l => l.Number));
         }
 
-        return known.Exercises;
+        return known.Lines;
     }
 
-    private PlannedSession Framed(PlannedSession session, Home home, Dictionary<int, string?> exercisesOf)
+    private PlannedSession Framed(PlannedSession session, Home home, IReadOnlyDictionary<int, WrittenLine> typed)
     {
         PlannedLine[] inText = [.. session.Lines.OrderBy(l => l.Number).ThenBy(l => l.Line)];
         Exercise[] exercises = [.. inText.Select(l => l.Prescription).OfType<Prescription>().Select(p => catalogue.Find(p.Exercise)).OfType<Exercise>()];
         PlannedLine[] written = [.. inText.Where(l => !l.IsAdded)];
-        var mobility = MobilityWork.For([.. written.Select(l => exercisesOf.GetValueOrDefault(l.Number) is { } id ? catalogue.Find(id) : null)], client, home, catalogue)
+        var mobility = MobilityWork.For([.. written.Select(l => typed.GetValueOrDefault(l.Number)?.Exercise is { } id ? catalogue.Find(id) : null)], client, home, catalogue)
             .ToLookup(m => written[m.After].Line, m => m.Drill);
         var withAdded = session.Lines.Where(l => l.IsAdded).Select(l => l.Main).ToHashSet();
         var warmUp = WarmUp.For(exercises, client, home, catalogue, _rules);

@@ -43,7 +43,6 @@ internal static class LineStates
     {
         var known = before.Places.ToDictionary(p => p.Place, StringComparer.Ordinal);
         var numbers = arranged.Places.SelectMany(p => p.Sessions).SelectMany(s => s.Lines).GroupBy(l => l.Line % PlannedLine.AddedFrom).ToDictionary(g => g.Key, g => g.First().Number);
-        string[] rows = arranged.Text.Split('\n');
         PlannedPlace[] places =
         [
             .. arranged.Places.Select(place =>
@@ -82,7 +81,7 @@ internal static class LineStates
             int name = line % PlannedLine.AddedFrom, before = was?.Number ?? name;
             if (!numbers.TryGetValue(name, out int number))
             {
-                number = Enumerable.Range(1, rows.Length).Where(n => rows[n - 1].Trim() == state.Written && !numbers.ContainsValue(n))
+                number = (framing?.LinesOf(arranged.Text).Values ?? []).Where(l => l.Text == state.Written && !numbers.ContainsValue(l.Number)).Select(l => l.Number)
                     .OrderBy(n => Math.Abs(n - before)).FirstOrDefault(before);
             }
 

@@ -35,15 +35,21 @@ public sealed record Candidate(
     /// </summary>
     internal double Rank => RankOf(StandIn, Fit, Preferred, Leanings, StressOf(Exercise), Exercise.Usual);
 
-    /// <summary>A class is a whole step; what stands inside it adds up to less than one.</summary>
+    /// <summary>A class is a whole step; what stands inside it adds up to less than one, the zone before the fit before the joints.</summary>
+    private const double OfZone = 0.5, OfFit = 0.45, OfKindness = 0.04;
+
+    /// <summary>Stress on all joints together that counts as the most (common practice).</summary>
+    private const double MostStress = 12;
+
+    /// <summary>Higher is better; never the same for two classes.</summary>
     internal static double RankOf(StandIn standing, Fit fit, bool preferred, ImmutableArray<Leaning> leanings, double stress, Usualness usual)
     {
         double leaned = leanings.Aggregate(fit.Score.Fraction * (preferred ? PreferredIsWorth : 1) * WorthOf(usual), (rank, l) => rank * l.Worth);
-        return (int)CandidateClass.UnderFloor - (int)ClassOf(standing, leanings) + (0.5 * (1 - standing.Off)) + (0.45 * Math.Min(1, leaned / MostLeaned)) + (0.04 * (1 - stress));
+        return (int)CandidateClass.UnderFloor - (int)ClassOf(standing, leanings) + (OfZone * (1 - standing.Off)) + (OfFit * Math.Min(1, leaned / MostLeaned)) + (OfKindness * (1 - stress));
     }
 
     /// <summary>What it asks of all joints together, 0 to 1: of two alike the kinder comes first.</summary>
-    internal static double StressOf(Exercise exercise) => Math.Min(1, exercise.Joints.Sum(j => j.Level) / 12.0);
+    internal static double StressOf(Exercise exercise) => Math.Min(1, exercise.Joints.Sum(j => j.Level) / MostStress);
 
     private static double WorthOf(Usualness usual) => usual switch { Usualness.Staple => StapleIsWorth, Usualness.Rare => RareIsWorth, _ => 1 };
 

@@ -19,13 +19,13 @@ public enum CandidateClass
     /// <summary>The same movement on one limb or harder, in the zone.</summary>
     OneLimb,
 
-    /// <summary>The same movement against a band, alone or beside a weight, in the zone.</summary>
+    /// <summary>The same movement against a band, alone or beside a weight, or on both limbs where one was written; in the zone.</summary>
     Band,
 
     /// <summary>The same pattern along another line; for accessory lines the same muscles by another movement; in the zone.</summary>
     SameMuscles,
 
-    /// <summary>The same movement, and the count or the effort outside the zone.</summary>
+    /// <summary>The same movement, and the count or the effort outside the zone, or only the lowering of it.</summary>
     OutsideZone,
 
     /// <summary>Muscles of it by another movement: the movement is lost.</summary>
@@ -42,20 +42,23 @@ public enum CandidateClass
 /// <param name="Off">0 inside the zone, to 1.</param>
 public readonly record struct StandIn(CandidateClass Class, double Off)
 {
-    /// <summary>Part of the written count under which a variation is too hard (common practice).</summary>
-    private const double FloorOfCount = 0.6;
-
-    /// <summary>Muscles shared from which another movement is for the same ones.</summary>
+    /// <summary>Muscles shared from which another movement is for the same ones, and under which it is for few of them (common practice).</summary>
     private const double SameMuscles = 0.5, FewMuscles = 0.35;
 
-    /// <summary>Repetitions left beyond what was asked at which a dose is wholly off.</summary>
-    private const double FarFromFailure = 10;
+    /// <summary>Repetitions left beyond what was asked at which a dose is wholly off, and what each measure after the first puts it off (common practice).</summary>
+    private const double FarFromFailure = 10, FurtherMeasure = 0.2;
 
-    /// <summary>Of two doses in the zone the one without a measure comes first.</summary>
+    /// <summary>Dosed by feel, and not at all: nothing is known to be in the zone (common practice).</summary>
+    private const double ByFeel = 0.3, ByItsLog = 0.5;
+
+    /// <summary>A growth or strength line ends with so many left at most, and one that asked for none is not off with two (common practice).</summary>
+    private const double MostAsked = 4, FewestAsked = 2;
+
+    /// <summary>Of two doses in the zone the one without a measure comes first (common practice).</summary>
     private const double PlainFirst = 0.03;
 
-    /// <summary>Repetitions over what was asked that still count as its effort.</summary>
-    private const double NearReserve = 1.05;
+    /// <summary>Repetitions over what was asked that still count as its effort: one, and the half it is rounded by (common practice).</summary>
+    private const double NearReserve = 1.5;
 
     /// <summary>The best a candidate could be, before it is dosed.</summary>
     internal static StandIn AtBest(Exercise written, Exercise exercise, SetUp setUp, Role role) =>
@@ -72,24 +75,24 @@ public readonly record struct StandIn(CandidateClass Class, double Off)
         {
             // Dosed by feel, or an unloaded imitation of loaded work.
             return written.IsForecast && exercise.IsForecast && intent is not null && exercise.Id != written.Id
-                ? AtBest(written, exercise, setUp, role) with { Off = 0.3 }
+                ? AtBest(written, exercise, setUp, role) with { Off = ByFeel }
                 : written.IsForecast && !exercise.IsForecast && exercise.Id != written.Id
-                ? new(CandidateClass.OtherMovement, 0.5)
+                ? new(CandidateClass.OtherMovement, ByItsLog)
                 : AtBest(written, exercise, setUp, role);
         }
 
         int lowest = intent.Repetitions.Min(), most = dose.Repetitions.Max(), fewest = dose.Repetitions.Min();
         var zone = RepetitionZone.Of(lowest);
-        if (fewest < Math.Ceiling(FloorOfCount * Math.Min(lowest, zone.Most)) && intent.Cap is null && dose.Form == Effort.SetForm.Straight)
+        if (fewest < Math.Ceiling(RepetitionZone.EnoughOfTheCount * Math.Min(lowest, zone.Most)) && intent.Cap is null && dose.Form == Effort.SetForm.Straight)
         {
             return new(CandidateClass.UnderFloor, 1);
         }
 
-        double wanted = Math.Min(4, intent.Reserve);
-        double left = intent.Cap is not null ? 0 : Math.Max(0, dose.Reserve - Math.Max(wanted, 2) - NearReserve);
+        double wanted = Math.Clamp(intent.Reserve, FewestAsked, MostAsked);
+        double left = intent.Cap is not null ? 0 : Math.Max(0, dose.Reserve - wanted - NearReserve);
         int over = Math.Max(0, most - Math.Max(zone.Most, intent.Repetitions.Max()));
         int techniques = MeasurePrice.Techniques(dose.Form) + MeasurePrice.Techniques(new(intent.Tempo), dose.Style);
-        double off = Math.Min(1, (over / (double)zone.Most) + (left / FarFromFailure) + (0.2 * Math.Max(0, techniques - 1)));
+        double off = Math.Min(1, (over / (double)zone.Most) + (left / FarFromFailure) + (FurtherMeasure * Math.Max(0, techniques - 1)));
         if (off <= 0)
         {
             return new(exercise.Id == written.Id ? CandidateClass.AsWritten : InZone(written, exercise, setUp, dose, role), techniques * PlainFirst);
@@ -104,10 +107,9 @@ public readonly record struct StandIn(CandidateClass Class, double Off)
         {
             bool one = (written.Sides == Sides.Together && exercise.Sides == Sides.OneAtATime && !written.IsSlot) || (exercise.KneesForward && !written.KneesForward);
             bool two = written.Sides == Sides.OneAtATime && exercise.Sides == Sides.Together;
-            bool band = setUp.Implement?.Hold == Hold.Band || (dose is not null && dose.Rung.Pull is not null);
-            bool writtenBand = written.Band is not null;
-            return band && !writtenBand ? CandidateClass.Band
-                : two ? CandidateClass.Band
+            bool band = written.Band is null && (setUp.Implement?.Hold == Hold.Band || dose is { Rung.Pull: not null });
+            return exercise.IsLoweringOnly && !written.IsLoweringOnly ? CandidateClass.OutsideZone
+                : band || two ? CandidateClass.Band
                 : one ? CandidateClass.OneLimb
                 : CandidateClass.SameMovement;
         }

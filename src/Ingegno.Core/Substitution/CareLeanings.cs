@@ -1,5 +1,6 @@
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
+using Ingegno.Core.Quantities;
 using Ingegno.Core.Safety;
 
 namespace Ingegno.Core.Substitution;
@@ -26,7 +27,7 @@ internal static class CareLeanings
 
         foreach (var stress in e.Joints.Where(j => client.PainAt(j.Joint) >= PainHold.Holds))
         {
-            yield return new("Spares what is sore", Math.Pow(PerStep, stress.Level));
+            yield return new($"Sore {PlainWords.Of(stress.Joint)}: behind what spares it", Math.Pow(PerStep, stress.Level));
         }
     }
 }

@@ -16,9 +16,6 @@ internal static class KeptAsWritten
     /// <summary>A load this near the written one is that load.</summary>
     private const double NearLoad = 0.05;
 
-    /// <summary>The written exercise is done when so much of its lowest count can be (common practice).</summary>
-    private const double EnoughOfTheCount = 0.6;
-
     /// <summary>Repetitions more or fewer than meant that may be left where the load was left open.</summary>
     private const double FewerLeft = 1, MoreLeft = 2;
 
@@ -69,7 +66,7 @@ internal static class KeptAsWritten
     {
         var demand = effort.DemandOf(rung.Load);
         return demand <= effort.MostDemand
-            && effort.FreshRepetitions(demand) >= EnoughOfTheCount * intent.Repetitions.Min();
+            && effort.FreshRepetitions(demand) >= RepetitionZone.EnoughOfTheCount * intent.Repetitions.Min();
     }
 
     private static SetPlan Plan(Intent intent, Rung rung) => new(intent.Repetitions, rung.Load, intent.Tempo, intent.Rest, intent.Partners);

@@ -41,6 +41,9 @@ public sealed class PreparedHome(Home home, DateOnly today)
         return ladder;
     }
 
+    /// <summary>A foot helps as much as the count needs where no scale tells how much that is.</summary>
+    public bool HelpsByFeel(Exercise exercise) => exercise.Holds is [Hold.FootOnScale] && Implements.All(i => i.Hold != Hold.FootOnScale);
+
     /// <summary>The strap that hangs lowest of those whose strength is known; null without one.</summary>
     public Straps? Straps { get; } = home.Kit.OfType<Straps>().Where(s => s.Bears is not null).MaxBy(s => s.LongestDrop);
 }

@@ -23,7 +23,7 @@ internal static class Prescribing
             Exercise = exercise.Id,
             Name = exercise.Name,
             Count = dose is null ? UncomputedCount.KindOf(exercise, line) : KindOf(dose, line),
-            Counts = dose?.Repetitions ?? Held(UncomputedCount.Of(exercise, line), exercise, line, client),
+            Counts = dose?.Repetitions ?? Held(UncomputedCount.Of(exercise, written, line), exercise, line, client),
             OptionalSets = Math.Max(0, Math.Min(line.OptionalSets, (dose?.Repetitions.Length ?? line.Sets.Length) - 1)),
             TopOfRange = dose is null ? UncomputedCount.TopOf(exercise, line) : TopOf(dose, line),
             PerSide = exercise.Sides == Sides.OneAtATime || (line.PerSide && exercise.Id == written.Id),

@@ -17,7 +17,7 @@ public static class Reason
         if (candidate.Exercise.Id == written.Id)
         {
             return intent is null || candidate.Dose is not { } same || Math.Abs(same.Equivalent.Value - intent.Equivalent.Value) < 0.03
-                ? "Needs nothing that is missing here. Goes across as it is." + TooEasy(candidate)
+                ? "Needs nothing that is missing here. Goes across as it is."
                 : $"The same exercise with what is here: {Carried(same, intent)}.";
         }
 
@@ -25,19 +25,19 @@ public static class Reason
         return candidate.Dose is { } dose && intent is not null ? $"{kept}; {Carried(dose, intent)}." : kept + ".";
     }
 
-    /// <summary>Repetitions left from which a line that stays as written is called too easy.</summary>
+    /// <summary>Repetitions left from which a line that stays as written is called too easy (common practice).</summary>
     private const double EasyFrom = 8;
 
-    /// <summary>Advice beside what stays: how easy it is, and what would be the next rung.</summary>
-    private static string TooEasy(Candidate kept)
+    /// <summary>Advice beside what stays as written: how easy it is, and the next rung where one is possible here. Null where it is not easy.</summary>
+    internal static string? TooEasy(Candidate kept, IEnumerable<Candidate> possible)
     {
         if (kept.Dose is not { } dose || dose.Reserve <= EasyFrom)
         {
-            return "";
+            return null;
         }
 
-        string? next = kept.Exercise.Harder.Select(h => Catalogue.Shipped.Find(h.Exercise)?.Name).OfType<string>().FirstOrDefault();
-        return $" Easy: about {dose.Reserve:0} would be left{(next is null ? "" : $"; the next rung is the {LowerFirst(next)}")}.";
+        var next = possible.FirstOrDefault(c => c.StandIn.Class != CandidateClass.UnderFloor && kept.Exercise.Harder.Any(h => h.Exercise == c.Exercise.Id));
+        return $"Easy: about {dose.Reserve:0} would be left{(next is null ? "" : $"; the next rung is the {LowerFirst(next.Exercise.Name)}")}.";
     }
 
     /// <summary>The part of the fit that cost most, in a sentence; where nothing costs anything that is said.</summary>
@@ -104,7 +104,9 @@ public static class Reason
             CandidateClass.AsWritten or CandidateClass.SameMovement => $"The same movement as the {name}",
             CandidateClass.OneLimb when one => $"The same movement as the {name}, on one {(HouseRules.IsForLegs(written) ? "leg" : "arm")}",
             CandidateClass.OneLimb => $"A harder variation of the {name}",
-            CandidateClass.Band => $"The same movement as the {name}, against a band or on both sides",
+            CandidateClass.Band when candidate.Exercise.Sides == Sides.Together && written.Sides == Sides.OneAtATime => $"The same movement as the {name}, with both limbs",
+            CandidateClass.Band => $"The same movement as the {name}, against a band",
+            CandidateClass.OutsideZone when candidate.Exercise.IsLoweringOnly => $"The lowering of the {name} alone",
             CandidateClass.OutsideZone => $"The same movement as the {name}, past its usual count or effort",
             CandidateClass.SameMuscles when pattern => $"The pattern of the {name}, along another line",
             CandidateClass.SameMuscles => $"The muscles of the {name}, by another movement",

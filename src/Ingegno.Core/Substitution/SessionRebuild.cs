@@ -80,10 +80,7 @@ public sealed partial class SessionRebuild
             var rebuilt = Line(about, taken);
             // A line left out keeps its exercise to itself, so that the others stay as they were.
             var here = rebuilt.Outcome == LineOutcome.LeftOut ? Line(about with { Choice = about.Choice! with { LeftOut = false } }, taken) : rebuilt;
-            if (here.Chosen is { } chosen)
-            {
-                used.Add((session.Lines[i].Exercise, chosen.Prescription.Exercise));
-            }
+            used.AddRange(here.Prescriptions().Select(p => (session.Lines[i].Exercise, p.Exercise)));
 
             lines.Add(rebuilt);
         }
@@ -331,15 +328,24 @@ public sealed partial class SessionRebuild
         var described = Describe(line, written, role, intent, found, chosen, byHand is not null, about.Asked);
         return described with
         {
-            Chosen = chosen is null ? null : FinishedEasier(described.Chosen!, chosen, line, choice, EasierHere),
+            Chosen = chosen is null ? null : FinishedEasier(Advised(described.Chosen!, asWritten is null ? null : Reason.TooEasy(asWritten, found.Candidates)), chosen, line, choice, EasierHere),
             Added = [.. added.Select(c => Alternatives.Of(c, written, line, intent, _client, _rules))],
             Covered = chosen is null ? null : Share.Of(Pairs.Coverage(written, [chosen, .. added])),
             Closeness = chosen is null || intent is null || role != Role.Main || written.IsSlot ? null : ClosenessOf(written, intent, chosen),
             Gap = chosen is null || intent is null ? null : LoadGap.Of(written, intent, chosen, found, needed => SmallestPurchase(written, needed)),
-            WouldOpen = chosen is null ? Openers.For(found) : null,
+            WouldOpen = chosen is null ? WhyNothing(found) : null,
             LapsedChoice = choice?.Exercise is { } wanted && byHand is null ? Lapsed(wanted, found) : null,
         };
     }
+
+    private static Alternative Advised(Alternative alternative, string? advice) =>
+        advice is null ? alternative : alternative with { Reason = $"{alternative.Reason} {advice}" };
+
+    /// <summary>Nothing was chosen: because all of it is taken, because all of it is too hard, or because nothing is here.</summary>
+    private static string WhyNothing(Choice found) =>
+        found.Candidates.Any(c => c.StandIn.Class != CandidateClass.UnderFloor) ? "All that stands in for it here is done on another line of the session."
+        : found.Candidates.FirstOrDefault()?.Exercise.Name is { } hardest ? $"What is here is too hard for enough of the count yet, the {PlainWords.InSentence(hardest)} first of all."
+        : Openers.For(found);
 
     private Alternative FinishedEasier(Alternative alternative, Candidate chosen, WrittenLine line, LineChoice? choice, Func<Func<Exercise, bool>, IEnumerable<Candidate>> among) =>
         FinishChoice.For(chosen, line, among, _catalogue, _client, _rules, choice is { FinishEasier: true }) is { } finish

@@ -76,7 +76,7 @@ public static class SetUpSearch
     private static IEnumerable<HeldImplement?> Implements(
         Exercise exercise, ImmutableArray<PlacedFixture> placed, ClientProfile client, PreparedHome home, bool bandMayBeAdded)
     {
-        if (!exercise.NeedsLoad || (exercise.Holds is [Hold.FootOnScale] && home.Implements.All(i => i.Hold != Hold.FootOnScale)))
+        if (!exercise.NeedsLoad || home.HelpsByFeel(exercise))
         {
             yield return null;
         }
@@ -131,7 +131,7 @@ public static class SetUpSearch
         bool canHold = home.Implements.Any(h => CanHold(h, exercise));
         bool canBand = exercise.Band is { } run
             && home.Bands.Any(b => (b.Shape == BandShape.MiniLoop) == (run.Hold == BandHold.AroundThighs));
-        return !exercise.NeedsLoad || canHold || canBand || exercise.Holds is [Hold.FootOnScale] ? null
+        return !exercise.NeedsLoad || canHold || canBand || home.HelpsByFeel(exercise) ? null
             : exercise.Band is not null && exercise.Holds.IsEmpty ? exercise.Band.Hold == BandHold.AroundThighs
                 ? "needs a mini band, and there is none here"
                 : "needs a band, and there is none here"

@@ -181,7 +181,7 @@ public sealed class SubstituteSearch(
         }
 
         ImmutableArray<Refusal> against = [.. Gate.Against(exercise, client, home.Home, rules)];
-        bool helped = IsHelpedByFeel(exercise);
+        bool helped = home.HelpsByFeel(exercise);
         if (helped && !StandIn.IsSameMovement(written, exercise) && !Patterns.AreRelated(written.Pattern, exercise.Pattern))
         {
             return (null, [new Refusal(RefusalCause.Kit, "needs a bathroom scale to read the foot's help off, and there is none here")]);
@@ -200,9 +200,6 @@ public sealed class SubstituteSearch(
             ? (null, [new Refusal(RefusalCause.Dose, TooHeavy(exercise))])
             : (new(exercise, setUps, Leaning.On(exercise, client, rules), IsPreferred(exercise), setUps.MaxBy(s => s.MostFit.Score)!.MostFit, setUps.Select(s => StandIn.AtBest(written, exercise, s.SetUp, role)).MinBy(s => s.Class)), []);
     }
-
-    /// <summary>A foot helps as much as the count needs where no scale tells how much that is.</summary>
-    private bool IsHelpedByFeel(Exercise exercise) => exercise.Holds is [Hold.FootOnScale] && home.Implements.All(i => i.Hold != Hold.FootOnScale);
 
     private IEnumerable<PossibleSetUp> Bounded(
         Exercise exercise, Exercise written, Intent intent, Role role, ImmutableArray<SetUp> setUps)

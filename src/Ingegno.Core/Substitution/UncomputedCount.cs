@@ -21,8 +21,8 @@ internal static class UncomputedCount
             _ => CountKind.Repetitions,
         };
 
-    internal static ImmutableArray<int> Of(Exercise exercise, WrittenLine line) =>
-        [.. line.Sets.SelectMany(s => s.Planned).Select(count => Eased(Turned(count, exercise, line), exercise, line))];
+    internal static ImmutableArray<int> Of(Exercise exercise, Exercise written, WrittenLine line) =>
+        [.. line.Sets.SelectMany(s => s.Planned).Select(count => Eased(Turned(count, exercise, line), exercise, written, line))];
 
     internal static int TopOf(Exercise exercise, WrittenLine line) =>
         line.Sets.Max(s => Turned(s.Kind == CountKind.Total ? s.Planned.Max() : Math.Max(s.Middle, s.High), exercise, line));
@@ -36,10 +36,10 @@ internal static class UncomputedCount
     };
 
     /// <summary>What stands in without a load for work with one is done for more easy repetitions, never for a heavy triple's (common practice).</summary>
-    private static int Eased(int count, Exercise exercise, WrittenLine line) =>
-        exercise.Id != line.Exercise && !exercise.IsForecast && KindOf(exercise, line) == CountKind.Repetitions && IsHeavy(line) ? Math.Max(count, FewestEasy) : count;
+    private static int Eased(int count, Exercise exercise, Exercise written, WrittenLine line) =>
+        exercise.Id != line.Exercise && !exercise.IsForecast && KindOf(exercise, line) == CountKind.Repetitions && IsHeavy(written, line) ? Math.Max(count, FewestEasy) : count;
 
-    private static bool IsHeavy(WrittenLine line) => line.Exercise is { } id && Catalogue.Shipped.Find(id) is { IsForecast: true, IsBallistic: false } && !Purposes.IsCapped(line.Purpose);
+    private static bool IsHeavy(Exercise written, WrittenLine line) => written is { IsForecast: true, IsBallistic: false } && !Purposes.IsCapped(line.Purpose);
 
     private static int Turned(int count, Exercise exercise, WrittenLine line)
     {

@@ -30,7 +30,7 @@ internal static partial class SharedLine
         }
 
         // Words that can mean nothing else first; then marks, which only part names that stand alone.
-        foreach (var (joint, isPlain) in new[] { (Words(), true), (Tags(), true), (Marks(), false), (Commas(), false) })
+        foreach (var (joint, isPlain, isList) in new[] { (Words(), true, false), (Tags(), true, false), (Marks(), false, false), (Commas(), false, true) })
         {
             var found = Between(plain, begins, joint);
             if (found.Count is < 2 or > Most)
@@ -41,12 +41,12 @@ internal static partial class SharedLine
             string[] texts = [.. found.Select(f => Only(plain, f.From, f.To))];
             bool[] sets = [.. texts.Select(hasSets)];
             bool named = texts.Zip(sets, (text, has) => IsName(text, isPlain)).All(known => known);
-            if (!sets.Contains(true) || !named || (!isPlain && (joint == Commas() ? sets.Contains(false) : IsOne(plain, begins))))
+            if (!sets.Contains(true) || !named || (isList ? sets.Contains(false) : !isPlain && IsOne(plain, begins)))
             {
                 continue;
             }
 
-            return [.. texts.Select((text, i) => sets[i] ? new SharedPart(text, false, joint != Commas()) : With(text, texts[Giver(sets, i)]))];
+            return [.. texts.Select((text, i) => sets[i] ? new SharedPart(text, false, !isList) : With(text, texts[Giver(sets, i)]))];
         }
 
         return whole;
@@ -146,9 +146,9 @@ internal static partial class SharedLine
     [GeneratedRegex(@"^\s*(?<count>\d{1,3}(?:\s*-\s*\d{1,3})?)\s*(?<unit>s|secs?|seconds?|m|metres?|steps?)?(?:\s*x)?\s+(?=\p{L})|\s*x?\s*(?<count>\d{1,3}(?:\s*-\s*\d{1,3})?)\s*(?<unit>s|secs?|seconds?|m|metres?|steps?)?\s*$", RegexOptions.IgnoreCase)]
     private static partial Regex ItemCount();
 
-    [GeneratedRegex(@"^\s*(?:[A-H]\d?[.):]?\s+)?(?:[\d\s]*(?:[x×*]|sets?|of|reps?)\s*)*[\d\s]*(?<name>\p{L}[^\d,;:|(@]*)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^\s*(?:[A-H]\d?[.):]?\s+)?(?>(?:[\d\s×*]|(?:x|sets?|of|reps?)(?!\p{L}))*)(?<name>\p{L}[^\d,;:|(@]*)", RegexOptions.IgnoreCase)]
     private static partial Regex NameWords();
 
-    [GeneratedRegex(@"\G(?:[\d\s]*(?:[x×*]|sets?|of|reps?)\s*)*[\d\s]*\p{L}[^\d,;:|(@]*", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\G(?>(?:[\d\s×*]|(?:x|sets?|of|reps?)(?!\p{L}))*)\p{L}[^\d,;:|(@]*", RegexOptions.IgnoreCase)]
     private static partial Regex Joined();
 }

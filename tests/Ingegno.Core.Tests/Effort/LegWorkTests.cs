@@ -9,7 +9,10 @@ namespace Ingegno.Core.Tests.Effort;
 /// <summary>Legs on one and on both, held against published means and what coaches see.</summary>
 public class LegWorkTests
 {
-    /// <summary>Shimano et al. 2006, J Strength Cond Res 20:819-823 (from memory): squats to failure at 60, 80 and 90 percent.</summary>
+    /// <summary>
+    /// Interpolation check: Shimano et al. 2006, J Strength Cond Res 20:819-823 (from memory), squats to failure at 60, 80 and 90 percent, come back
+    /// for every strength, though the curve is read by demands the body counts in.
+    /// </summary>
     [Theory]
     [InlineData(true, 0.60, 30)]
     [InlineData(true, 0.80, 12)]
@@ -24,7 +27,7 @@ public class LegWorkTests
             var client = People.Man with { Level = trained ? Level.Intermediate : Level.Beginner };
             var squat = Effort("back-squat", client, over);
             var load = client.BodyMass * (over * percent);
-            squat.FreshRepetitions(squat.DemandOf(load)).ShouldBe(repetitions, 2, $"{over} body masses");
+            squat.FreshRepetitions(squat.DemandOf(load)).ShouldBe(repetitions, 0.5, $"{over} body masses");
         }
     }
 

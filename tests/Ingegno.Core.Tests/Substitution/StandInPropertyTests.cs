@@ -60,7 +60,7 @@ public class StandInPropertyTests
             string[] written = [.. which.Distinct().Select(i => Gym[i])];
             string[] given =
             [
-                .. Members[who].Session([.. written.Select(w => Member.Written(w, 3, 8))]).Lines.Select(l => l.Chosen?.Prescription.Exercise).OfType<string>(),
+                .. Members[who].Session([.. written.Select(w => Member.Written(w, 3, 8))]).Lines.SelectMany(l => l.Prescriptions()).Select(p => p.Exercise),
             ];
             given.ShouldBeUnique();
         },

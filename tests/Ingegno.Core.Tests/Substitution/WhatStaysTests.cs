@@ -56,6 +56,38 @@ public class WhatStaysTests
             given.Tempo!.Value.Seconds.ShouldBe(3);
         });
 
+    /// <summary>Advice never names a rung the client is kept from, nor one with no place here.</summary>
+    [Fact]
+    public void What_is_too_easy_names_only_a_next_rung_that_is_possible()
+    {
+        var strong = new Member(Fit, FullHome()).Line("push-up", 3, 5, intensity: new()).Chosen!;
+        strong.Reason.ShouldContain("Easy: about");
+        strong.Reason.ShouldContain("next rung");
+        var careful = new Member(Fit with { OverSixty = true, Lifts = [.. Fit.Lifts, new("push-up", Mass.Zero, 40)] }, FullHome() with { Fixtures = [], Kit = [] });
+        foreach (var e in Catalogue.Shipped.Exercises.Where(e => e is { Setting: not Setting.Gym, NeedsLoad: false, IsForecast: true }))
+        {
+            string reason = careful.Line(e.Id, 3, 5, intensity: new()).Chosen?.Reason ?? "";
+            if (reason.Split("the next rung is the ") is [_, var named])
+            {
+                var next = Catalogue.Shipped.Named(named.TrimEnd('.'));
+                Gate.Against(next!, careful.Client, careful.Home, Ingegno.Core.Dosing.HouseRules.Default).ShouldBeEmpty($"{e.Id}: {named}");
+            }
+        }
+    }
+
+    /// <summary>A foot that helps stands on something that was passed; without a scale by feel, with nothing to stand on not at all.</summary>
+    [Fact]
+    public void Help_of_a_foot_needs_a_seat_that_was_passed()
+    {
+        var bar = People.Fixture(FixtureKind.PullUpBar, 2.2, 1, People.Passed);
+        var weak = new Member(People.Man, new Home { Fixtures = [bar, People.Fixture(FixtureKind.Chair, 0.45, 1, People.Passed)] });
+        weak.Line("lat-pulldown", 3, 8).Alternatives.ShouldContain(a => a.Prescription.Exercise == "foot-assisted-pull-up" && a.Prescription.Load == Mass.Zero);
+        foreach (var home in new[] { new Home { Fixtures = [bar] }, new Home { Fixtures = [bar, People.Fixture(FixtureKind.Chair, 0.45)] } })
+        {
+            (weak with { Home = home }).Line("lat-pulldown", 3, 8).Alternatives.ShouldNotContain(a => a.Prescription.Exercise == "foot-assisted-pull-up");
+        }
+    }
+
     private static Home FullHome() => new()
     {
         Room = new Room { Headroom = Length.FromMetres(3.2), FloorLength = Length.FromMetres(6), FloorWidth = Length.FromMetres(4), Floors = [FloorKind.Wood] },
