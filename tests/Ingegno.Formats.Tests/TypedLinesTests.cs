@@ -38,7 +38,11 @@ public sealed partial class TypedLinesTests
     [InlineData("Bench press 3x8 RPE 8, 4 left", "Said twice")]
     [InlineData("Bench press 3x8 @ 60 kg, 80 kg", "Said twice")]
     [InlineData("Plank x 3", "is held")]
-    [InlineData("Squat 1x5 @ 100 kg, then 3x8 @ 80 kg", "second dose")]
+    [InlineData("Squat 1x5 @ 100 kg, then 3x8", "second dose")]
+    [InlineData("Squat 3x8 @ 75/80 %", "2 figures for 3 sets")]
+    [InlineData("Squat W1: 3x8 70 %, W2: 3x8 75 %", "Only the first week")]
+    [InlineData("Squat 3x5 @ 8", "Read as RPE 8")]
+    [InlineData("Squat 12x5 @ 100 kg, then 12x8 @ 80 kg", "1 to 20")]
     public void What_cannot_be_right_is_named(string text, string says) =>
         Read(text).Problems.ShouldContain(p => p.Message.Contains(says, StringComparison.Ordinal), string.Join("; ", Read(text).Problems.Select(p => p.Message)));
 
@@ -96,6 +100,48 @@ public sealed partial class TypedLinesTests
         int[] planned = [.. line.Sets[0].Planned];
         planned.Sum().ShouldBe(total);
         (planned.Max() - planned.Min()).ShouldBeLessThan(2);
+    }
+
+    /// <summary>A top set and its back-offs, a climb, a figure for each set: every set has the load it was written with.</summary>
+    [Theory]
+    [InlineData("Squat 1x5 @ 100 kg, then 3x8 @ 80 kg", "5 100 | 8 80 | 8 80 | 8 80")]
+    [InlineData("Squat top set of 5 @ 100, back off sets 3x8 @ 80", "5 100 | 8 80 | 8 80 | 8 80")]
+    [InlineData("Bench 80kg 3x5, 60kg 2x12", "5 80 | 5 80 | 5 80 | 12 60 | 12 60")]
+    [InlineData("Bench 100 kg x 5, 90 kg x 8", "5 100 | 8 90")]
+    [InlineData("Bench press 10 @ 60, 8 @ 70, 6 @ 80", "10 60 | 8 70 | 6 80")]
+    [InlineData("Squat 60%x5, 70%x5, 80%x5+", "5 60 % | 5 70 % | 5+ 80 %")]
+    [InlineData("Bench 5/3/1+ @ 75/85/95 %", "5 75 % | 3 85 % | 1+ 95 %")]
+    [InlineData("Barbell row 12/10/8 @ 40, 45, 50 kg", "12 40 | 10 45 | 8 50")]
+    [InlineData("Press 3x5 RPE 7/8/9", "5 RIR 3 | 5 RIR 2 | 5 RIR 1")]
+    [InlineData("Deadlift heavy single @ RPE 8, then 2x6 @ 75%", "1 RIR 2 | 6 75 % | 6 75 %")]
+    [InlineData("Squat 2x5, 1x5+ @ 80 %", "5 | 5 | 5+")]
+    public void Each_set_has_its_own_load(string text, string wanted)
+    {
+        var line = LinesOf(Read(text)).ShouldHaveSingleItem();
+        string.Join(" | ", line.Sets.Select(s => string.Create(CultureInfo.InvariantCulture,
+            $"{(s.Kind == CountKind.AsManyAsPossible ? $"{s.Low}+" : $"{s.Low}")}{(s.Load is { } load ? $" {load.Kilograms:0.#}" : "")}{(s.Percent is { } percent ? $" {percent.Fraction * 100:0.#} %" : "")}{(s.Reserve is { } left ? $" RIR {left:0.#}" : "")}"))).ShouldBe(wanted);
+        Read(text).Problems.ShouldBeEmpty();
+    }
+
+    /// <summary>Ten sets of three, and a tempo with an X in it.</summary>
+    [Theory]
+    [InlineData("Bench 10x3", 10, 3, null)]
+    [InlineData("Bench 12x5 @ 60 kg", 12, 5, null)]
+    [InlineData("Bench 3x8 10X1", 3, 8, "1-0-X-1")]
+    [InlineData("Bench 3x8 31X0", 3, 8, "3-1-X-0")]
+    [InlineData("Bench 31X1 3x8", 3, 8, "3-1-X-1")]
+    public void Sets_are_told_from_tempo(string text, int sets, int count, string? tempo)
+    {
+        var line = LinesOf(Read(text)).ShouldHaveSingleItem();
+        (line.Sets.Length, line.Sets[0].Low, line.Tempo?.ToString()).ShouldBe((sets, count, tempo));
+    }
+
+    [Fact]
+    public void A_cluster_is_the_sum_of_its_bouts()
+    {
+        var line = LinesOf(Read("Deadlift cluster 4 x 2+2+2, 20 s")).ShouldHaveSingleItem();
+        (line.Sets.Length, line.Sets[0].Low, line.Rest).ShouldBe((4, 6, null));
+        line.Techniques.ShouldBe([new WrittenTechnique(TechniqueKind.Cluster, 20)]);
     }
 
     /// <summary>Rows of marks and figures, as dividers and sums are typed: over at once, whatever they are taken for.</summary>
@@ -186,9 +232,10 @@ public sealed partial class TypedLinesTests
             {
                 "per" => line.PerSide,
                 "alternating" => line.Alternating,
-                "load" => value.StartsWith("0 ", StringComparison.Ordinal) ? line.Intensity.Load is not { Kilograms: > 0 } : Near(line.Intensity.Load?.Kilograms, value.Replace(" kg", "", StringComparison.Ordinal), 0.3),
-                "percent" => Near(line.Intensity.Percent?.Fraction * 100, value, 0.6),
-                "RIR" => Near(line.Intensity.Reserve, value, 0.05),
+                "load" => value.StartsWith("0 ", StringComparison.Ordinal) ? line.Intensity.Load is not { Kilograms: > 0 }
+                    : AllNear([.. line.Sets.Select(s => (s.Load ?? line.Intensity.Load)?.Kilograms)], value.Replace(" kg", "", StringComparison.Ordinal), 0.3),
+                "percent" => AllNear([.. line.Sets.Select(s => (s.Percent ?? line.Intensity.Percent)?.Fraction * 100)], value, 0.6),
+                "RIR" => AllNear([.. line.Sets.Select(s => s.Reserve ?? line.Intensity.Reserve)], value, 0.05),
                 "rest" => Near(line.Rest?.Seconds, value.Replace(" s", "", StringComparison.Ordinal), 0.5),
                 "tempo" => line.Tempo is { } tempo && IsTempo(value, tempo.ToString()),
                 "purpose" => string.Equals(line.Purpose?.ToString(), value, StringComparison.OrdinalIgnoreCase),
@@ -220,7 +267,7 @@ public sealed partial class TypedLinesTests
         var many = Many().Match(written);
         if (!many.Success)
         {
-            return (string.Join(' ', written.Split('/')), 0);
+            return (string.Join(' ', written.Split('/').Select(s => s == "1+" ? "max" : s)), 0);
         }
 
         int most = int.Parse(many.Groups["most"].Success ? many.Groups["most"].Value : many.Groups["sets"].Value, CultureInfo.InvariantCulture);
@@ -243,6 +290,10 @@ public sealed partial class TypedLinesTests
             _ => $" {kind.ToString().ToLowerInvariant()}",
         },
     };
+
+    /// <summary>One figure for all sets, or one a set.</summary>
+    private static bool AllNear(double?[] read, string written, double slack) =>
+        written.Split('/') is { Length: > 1 } each ? each.Length == read.Length && read.Zip(each).All(p => Near(p.First, p.Second, slack)) : read.All(r => Near(r, written, slack));
 
     private static bool Near(double? read, string written, double slack)
     {

@@ -1,7 +1,9 @@
 import { expect, test } from './fixtures';
 
-test('an empty start leads to the first account, a first client and a first home', async ({ page }, info) => {
-	await page.goto(`http://127.0.0.1:${info.config.metadata.emptyPort}/`);
+test.use({ demo: 'empty' });
+
+test('an empty start leads to the first account, a first client and a first home', async ({ page }) => {
+	await page.goto('/');
 	await expect(page.getByRole('heading', { name: 'Make the first account' })).toBeVisible();
 	await page.getByLabel('Your name').fill('Odile Marchetti');
 	await page.getByLabel('Address').fill('odile@example.org');

@@ -1,10 +1,23 @@
 import { test as base, expect, type Page } from '@playwright/test';
+import { Servers, type Demo } from './server';
 
 /**
- * Every test fails on a request outside the application's own origin, on an error in the console, and on an uncaught
- * exception in the page.
+ * Every test talks to its file's own server, and fails on a request outside the application's own origin, on an error in
+ * the console, and on an uncaught exception in the page.
  */
-export const test = base.extend<{ watched: void }>({
+export const test = base.extend<{ demo: Demo; watched: void }, { servers: Servers }>({
+	demo: ['members', { option: true }],
+	servers: [
+		// Playwright reads what a fixture needs from the first parameter's pattern.
+		// eslint-disable-next-line no-empty-pattern
+		async ({}, use, info) => {
+			const servers = new Servers(info.workerIndex);
+			await use(servers);
+			await servers.stop();
+		},
+		{ scope: 'worker', timeout: 180_000 }
+	],
+	baseURL: async ({ servers, demo }, use, info) => use((await servers.of(info.file, demo)).address),
 	watched: [
 		async ({ page, baseURL }, use) => {
 			const wrong: string[] = [];

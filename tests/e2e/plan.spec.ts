@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { expect, open, savePlan, signIn, test } from './fixtures';
 
 /** The demo with its weeks of training behind it. */
-test.use({ baseURL: process.env.E2E_TRAINED });
+test.use({ demo: 'trained' });
 
 /** Every row of the bench in words, session by session. */
 async function bench(page: Page): Promise<string[]> {

@@ -22,6 +22,7 @@ public static class IntentReading
     public static StrengthAnchor? AnchorFromLine(
         WrittenLine line, Exercise exercise, ClientProfile client, HouseRules rules, ImmutableArray<PartnerSet> partners)
     {
+        line = SetBlocks.Hardest(line);
         if (line.Intensity.Load is not { } written || !line.Sets[0].Kind.IsRepetitions() || line.Sets.Any(s => s.IsOpen)
             || exercise.Endurance == EnduranceClass.OwnLogOnly)
         {
@@ -48,6 +49,7 @@ public static class IntentReading
             return null;
         }
 
+        line = SetBlocks.Hardest(line);
         var notes = new List<string>();
         double reserveWanted = line.Intensity.Reserve ?? rules.ReserveFor(client);
         Mass load;

@@ -15,11 +15,18 @@ public static class PlainLine
     {
         string name = line.Exercise is { } id && catalogue.Find(id) is { } exercise ? exercise.Name : line.ExerciseName;
         string tag = line.Group is null ? "" : $"{line.Group}{(line.PlaceInGroup > 0 ? line.PlaceInGroup.ToString(CultureInfo.InvariantCulture) : ".")} ";
-        var parts = new List<string> { $"{tag}{name} {Sets(line)}" };
-        Add(line is { PerSide: true }, line.Alternating ? "a side alternating" : "a side");
-        Add(line.Intensity.Load is not null, $"{line.Intensity.Load?.Kilograms.ToString("0.###", CultureInfo.InvariantCulture)} kg");
-        Add(line.Intensity.Percent is not null, $"{Figure(100 * line.Intensity.Percent?.Fraction)} %");
-        Add(line.Intensity.Reserve is not null && line.Sets.All(s => s.Kind != CountKind.UntilEffort), $"RIR {Figure(line.Intensity.Reserve)}");
+        var blocks = SetBlocks.Of(line);
+        var parts = new List<string>();
+        foreach (var block in blocks)
+        {
+            bool first = parts.Count == 0;
+            parts.Add(first ? $"{tag}{name} {Sets(block)}" : Sets(block));
+            Add(first && line.PerSide, line.Alternating ? "a side alternating" : "a side");
+            Add(block.Intensity.Load is not null, $"{block.Intensity.Load?.Kilograms.ToString("0.###", CultureInfo.InvariantCulture)} kg");
+            Add(block.Intensity.Percent is not null, $"{Figure(100 * block.Intensity.Percent?.Fraction)} %");
+            Add(block.Intensity.Reserve is not null && block.Sets.All(s => s.Kind != CountKind.UntilEffort), $"RIR {Figure(block.Intensity.Reserve)}");
+        }
+
         Add(line.Tempo is not null, $"tempo {line.Tempo}");
         Add(line.Rest is not null, $"rest {Figure(line.Rest?.Seconds)} s");
         Add(line.Purpose is not null, $"for {line.Purpose switch { Purpose.JointCare => "joint care", var purpose => purpose.ToString()!.ToLowerInvariant() }}");

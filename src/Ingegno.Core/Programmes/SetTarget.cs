@@ -1,3 +1,6 @@
+using System.Text.Json.Serialization;
+using Ingegno.Core.Quantities;
+
 namespace Ingegno.Core.Programmes;
 
 /// <summary>What a set counts in, and what ends it.</summary>
@@ -40,6 +43,19 @@ public sealed record SetTarget(CountKind Kind, int Low, int High)
 {
     /// <summary>What is planned with where effort ends the set, until the forecast tells (common practice).</summary>
     private const int UsualCount = 10;
+
+    /// <summary>Of the one-repetition maximum, where this set is written with one of its own; at most one of percent and load is given.</summary>
+    public Share? Percent { get; init; }
+
+    /// <summary>As written, where this set has one of its own.</summary>
+    public Mass? Load { get; init; }
+
+    /// <summary>Repetitions left, where this set has an effort of its own.</summary>
+    public double? Reserve { get; init; }
+
+    /// <summary>Written with a load, a percent or an effort of its own.</summary>
+    [JsonIgnore]
+    public bool HasOwn => Percent is not null || Load is not null || Reserve is not null;
 
     /// <summary>The count to plan with: the middle of a range, rounded up; the cap of an "up to".</summary>
     public int Middle => Kind switch

@@ -3,7 +3,6 @@ using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Programmes;
 
-
 /// <summary>How heavy a line was written; at most one of percent and load is given.</summary>
 /// <param name="Percent">Of the one-repetition maximum, 0 to 1.2.</param>
 /// <param name="Load">As written; per hand for exercises done with a pair.</param>
@@ -43,6 +42,7 @@ public sealed record WrittenLine
     /// <summary>Of the sets the last so many are left to the day: one of "2-3 x 10".</summary>
     public int OptionalSets { get; init; }
 
+    /// <summary>Of all sets; where sets have loads or efforts of their own, of the hardest of them.</summary>
     public Intensity Intensity { get; init; } = Intensity.NotWritten;
 
     public Tempo? Tempo { get; init; }

@@ -14,7 +14,7 @@ namespace Ingegno.Core.Substitution;
 internal static class KeptAsWritten
 {
     /// <summary>A load this near the written one is that load.</summary>
-    private const double NearLoad = 0.05;
+    internal const double NearLoad = 0.05;
 
     /// <summary>Repetitions more or fewer than meant that may be left where the load was left open.</summary>
     private const double FewerLeft = 1, MoreLeft = 2;

@@ -254,11 +254,15 @@ public sealed partial class SessionRebuild
         }
 
         var role = Roles.Of(written, line, about.IsFirst);
-        if (choice is { LeftOut: true })
-        {
-            return new RebuiltLine { Written = line, Outcome = LineOutcome.LeftOut, Role = role };
-        }
+        return choice is { LeftOut: true } ? new RebuiltLine { Written = line, Outcome = LineOutcome.LeftOut, Role = role }
+            : line.Sets.Any(s => s.HasOwn) ? InBlocks(about, used, written, role)
+            : AsOne(about, used, written, role);
+    }
 
+    /// <summary>A line whose sets are alike.</summary>
+    private RebuiltLine AsOne(LineCase about, HashSet<string> used, Exercise written, Role role)
+    {
+        var (line, choice) = (about.Line, about.Choice);
         var intent = IntentReading.Read(
             line, written, _client, _anchors.For(written), _rules, GymPartners(line, written, about.Session));
         if (intent is not null && about.HomePartners is { } partners)
@@ -270,6 +274,33 @@ public sealed partial class SessionRebuild
             ? Standing(about, standing, written, role, intent, FreshBeside(about with { Choice = Kept(standing, line) }, used, written, role, intent))
             : Fresh(about, used, written, role, intent);
     }
+
+    /// <summary>
+    /// A line with a load for each set: one exercise for all of them, a dose a block. Where the loads here cannot tell the blocks apart, all
+    /// sets are dosed as one.
+    /// </summary>
+    private RebuiltLine InBlocks(LineCase about, HashSet<string> used, Exercise written, Role role)
+    {
+        var (whole, blocks) = (about.Line, SetBlocks.Of(about.Line));
+        var first = AsOne(about with { Line = blocks[0] }, used, written, role);
+        if (first.Chosen is null || _standing.GetValueOrDefault(whole.Number)?.IsKeptBy(about.Choice) == true)
+        {
+            return first with { Written = whole };
+        }
+
+        string exercise = first.Chosen.Prescription.Exercise;
+        Alternative?[] doses = [first.Chosen, .. blocks.Skip(1).Select(b => AsOne(about with { Line = b, Keep = exercise, Choice = null }, used, written, role).Chosen)];
+        return (AreToldApart([.. doses.OfType<Alternative>().Where(d => d.Prescription.Exercise == exercise)], blocks.Length)
+            ? first with { Added = [.. doses.Skip(1).OfType<Alternative>()] }
+            : AsOne(about with { Line = SetBlocks.AsOne(whole) }, used, written, role)) with
+        { Written = whole };
+    }
+
+    /// <summary>Every block has a load in its zone, and the loads differ by more than a written load may be off.</summary>
+    private static bool AreToldApart(Alternative[] doses, int blocks) =>
+        doses.Length == blocks
+        && doses.All(d => d.Class < CandidateClass.OutsideZone && d.Prescription.Load > Mass.Zero)
+        && doses.Min(d => d.Prescription.Load.Kilograms) < (1 - KeptAsWritten.NearLoad) * doses.Max(d => d.Prescription.Load.Kilograms);
 
     /// <summary>What the engine says beside a line in force does not change with what is nudged on it.</summary>
     private RebuiltLine FreshBeside(LineCase about, HashSet<string> used, Exercise written, Role role, Intent? intent)

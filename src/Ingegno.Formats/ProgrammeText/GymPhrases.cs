@@ -53,13 +53,15 @@ internal static partial class GymPhrases
         // "2x1:30", "3 x 1 min", "3x60\"".
         Of($@"(?<sets>\d{{1,2}}){Times}(?<minutes>\d{{1,2}}):(?<seconds>\d{{2}})(?!:)", m => [new LinePart.Dose(new SetsRead(Number(m, "sets"), [Exactly(CountKind.Seconds, (60 * Number(m, "minutes")) + Number(m, "seconds"))]))]),
         Of($@"(?<sets>\d{{1,2}}){Times}(?<low>\d{{1,3}})(?:\s*(?:-|–)\s*(?<high>\d{{1,3}}))?\s*(?<unit>minutes?\b|mins?\b|metres?\b|meters?\b|m\b|""|'')", m => [Sets(m)]),
+        // "cluster 4 x 2+2+2, 20 s", "4 x (2+2+2) cluster": the set is their sum.
+        Of($@"(?<cluster>clusters?\s*(?:sets?)?\s*(?:of|:|,)?\s*)?(?<sets>\d{{1,2}}){Times}\(?(?<bouts>\d{{1,2}}(?:\s*\+\s*\d{{1,2}}){{2,5}})\)?(?:(?:\s*,)?\s*(?<figure>\d{{1,2}})\s*(?:s|sec|secs|seconds?)\b(?:\s*(?:between|apart|inside|rest))?)?", m => [Bouts(m), Does(TechniqueKind.Cluster, m)]),
         // "3x8/side", "3x10 + band", "3x8 - keep the blades back": the mark behind belongs to what follows.
         Of($@"(?<sets>\d{{1,2}}){Times}(?<low>\d{{1,3}})(?:\s*-\s*(?<high>\d{{1,3}}))?(?=\s*(?:/\s*[a-z]|-\s*[a-z]|\+\s*(?:{N}\s*(?:kg|lbs?\b|\#|pulses?)|(?:an?\s+)?(?:bands?\b|partials?|drop|hold|iso))))", m => [Sets(m)]),
         Of($@"(?<sets>\d{{1,2}}){Times}(?<cap>{Cap})(?!\s*\d)", m => [Sets(m)]),
         // "3 x 8+8": the same on both sides.
         Of($@"(?<sets>\d{{1,2}}){Times}(?<low>\d{{1,3}})\s*\+\s*\k<low>\b(?!\s*\+)", m => [Sets(m), new LinePart.PerSide()]),
         // "2x5, 1x5+": blocks of one load.
-        Of($@"(?<blocks>\d{{1,2}}{Times}\d{{1,3}}\+?(?:\s*(?:,|then|\+)\s*\d{{1,2}}{Times}\d{{1,3}}\+?)+)(?!\s*(?:@|at\b|kg|lb|%|\d))", m => [Blocks(m.Groups["blocks"].Value)]),
+        Of($@"(?<blocks>\d{{1,2}}{Times}\d{{1,3}}\+?(?:\s*(?:,|then|\+)\s*\d{{1,2}}{Times}\d{{1,3}}\+?)+)(?!\+|\s*(?:kg|lb|%|\d))", m => [Blocks(m.Groups["blocks"].Value)]),
         // "3 x 5 x 80": the third figure is the load.
         Of($@"(?<sets>\d{{1,2}}){Times}(?<low>\d{{1,3}}){Times}(?<load>\d{{2,3}}(?:[.,]\d+)?)\s*(?<kind>kg|kgs|lbs?|#)?(?!\d)", m => [Sets(m), new LinePart.Load(Figure(m, "load"), LoadUnit(m))]),
         // "x5x3" behind a load, "x 10 x 3": repetitions, then sets.
@@ -69,6 +71,15 @@ internal static partial class GymPhrases
         // A minus sign right before a load takes nothing into the count; a row of a spreadsheet: name, sets, repetitions.
         Of($@"(?<sets>\d{{1,2}}){Times}(?<low>\d{{1,3}})(?=\s+-\s*{N}\s*(?:kg|kgs|lbs?\b|%))", m => [Sets(m)]),
         Of(@"(?<sets>\d{1,2})\s*[\t|;]\s*(?:(?<cap>amrap|max)|(?<low>\d{1,3})(?:\s*-\s*(?<high>\d{1,3}))?)(?=\s*(?:[\t|;]|$))", m => [Sets(m)]),
+        // "top set of 5", "heavy single", "top set: 1x5" is left to what stands behind it.
+        Of($@"top\s*set\s*(?:of|:|x)?\s*(?<low>\d{{1,2}})(?<more>\+)?(?!\s*(?:[x×*]|sets?\b)|\d|\s*-\s*\d)(?:\s*reps?\b)?", m => [Sets(m)]),
+        Of(@"(?:top|heavy)\s+(?<one>single|double|triple)\b", m => [new LinePart.Dose(new SetsRead(1, [Exactly(CountKind.Repetitions, m.Groups["one"].Value.ToLowerInvariant() switch { "single" => 1, "double" => 2, _ => 3 })]))]),
+        // "75 % x 5", "100 kg x 5", "5 @ 75 %": one set, and what it is done with.
+        Of($@"(?<value>{N})\s*(?<kind>%|kgs?|lbs?|\#)\s*[x×*]\s*(?<low>\d{{1,2}})(?<more>\+)?(?=\s*(?:,|;|then\b|and\b|$))", m => [Sets(m), m.Groups["kind"].Value == "%" ? new LinePart.Percent(Figure(m, "value")) : new LinePart.Load(Figure(m, "value"), LoadUnit(m))]),
+        Of($@"(?<low>\d{{1,2}})(?<more>\+)?\s*(?:reps?\s*)?(?=(?:@|at)\s*{N}\s*(?:%|kgs?\b|lbs?\b|,\s*\d{{1,2}}\s*@))", m => [Sets(m)]),
+        Of($@"(?<=@\s*{N}\s*,\s*)(?<low>\d{{1,2}})(?<more>\+)?\s*(?=@\s*{N}\b)", m => [Sets(m)]),
+        // "W1: 3x8 70 %, W2: ...": how it goes on is set with the block.
+        Of(@"w(?:ee)?k?s?\s*(?<week>\d{1,2})\s*[:=]\s*", m => [new LinePart.Week(Number(m, "week"))]),
         // "12 + rest-pause": one set, and what is done on it.
         Of($@"(?<low>\d{{1,3}})(?=\s*\+\s*(?:rest-?\s?pause|myo|drop|partials?|pulses?))", m => [Sets(m)]),
         // "EMOM 10 min 15 reps", "3 reps every minute for 8 min", "10 EMOM for 8 minutes".
@@ -100,8 +111,14 @@ internal static partial class GymPhrases
         // Percent and load.
         Of($@"(?<=\s)(?:@\s*)?-{N}\s*(?:kg|kgs|lbs?\b|%)", _ => [new LinePart.NotYet("A load cannot be negative. Write it as 60 kg, 130 lb or 75 %.")]),
         Of($@"(?:@|at)?\s*(?<value>{N})\s*-\s*(?<most>{N})\s*(?:%|percent)", m => [new LinePart.Percent((Figure(m, "value") + Figure(m, "most")) / 2)]),
-        Of($@"(?:@|at)?\s*{N}(?:(?:\s*/\s*|,\s+){N})+\s*(?:%|percent|kg|lbs?\b)", _ => [new LinePart.NotYet("A load for each set is not read yet: write each on a line of its own.")]),
-        Of(@"top set\b|back-?offs?\b(?: sets?)?", _ => [new LinePart.NotYet("Top set and back-off sets are not read yet: write each on a line of its own.")]),
+        // One a set: "75/85/95 %", "100, 90, 80 kg", "RPE 7/8/9".
+        Of($@"(?:@|at)?\s*(?<each>{N}(?:(?:\s*/\s*|,\s+|\s*-\s*{N}\s*-\s*){N})+)\s*(?<kind>%|percent|kgs?|lbs?\b|\#)", m => [Each(m, m.Groups["kind"].Value is "%" or "percent" ? v => new LinePart.Percent(v) : v => new LinePart.Load(v, LoadUnit(m)))]),
+        Of($@"(?:@|at)?\s*rpe\s*(?<each>{N}(?:\s*/\s*{N})+|{N}(?:,\s+{N}){{2,}})", m => [Each(m, v => new LinePart.Reserve(10 - v))]),
+        Of($@"(?:@|at)?\s*rir\s*(?<each>{N}(?:\s*/\s*{N})+|{N}(?:,\s+{N}){{2,}})", m => [Each(m, v => new LinePart.Reserve(v))]),
+        // What the sets behind are called.
+        Of(@"(?:(?:and|then)\s+)?back-?\s?offs?\b(?:\s*sets?\b)?\s*[:,]?(?=\s*(?:of\s+)?\d)", _ => [new LinePart.Filler()]),
+        Of(@"back-?\s?offs?\b(?:\s*sets?\b)?", _ => [new LinePart.NotYet("Back-off sets without sets and repetitions: write them, such as back-offs 3 x 8 @ 80 kg.")]),
+        Of(@"(?:top|work(?:ing)?)\s*sets?\b\s*[:,]?", _ => [new LinePart.Filler()]),
         Of($@"(?:@|at)?\s*(?<value>{N})\s*(?:percent|per cent|pct)\b(?:\s*(?:of\s*)?(?:1\s*rm|max|one rep max))?", m => [new LinePart.Percent(Figure(m, "value"))]),
         Of($@"(?:@|at|with)?\s*(?:bw|bodyweight|body weight)\s*\+\s*(?<value>{N})\s*(?<kind>kg|kgs|kilos?|lbs?|pounds?|#)?", m => [new LinePart.Load(Figure(m, "value"), LoadUnit(m))]),
         Of($@"(?:@|at|with|w/)?\s*\+\s*(?<value>{N})\s*(?<kind>kg|kgs|kilos?|lbs?|pounds?|#)(?![a-z])", m => [new LinePart.Load(Figure(m, "value"), LoadUnit(m))]),
@@ -116,7 +133,8 @@ internal static partial class GymPhrases
         Of(@"rest\s*[:=]?\s*(?<low>\d{1,2}(?:[.,]\d+)?)\s*(?<unit>')", m => [Rest(m)]),
         // Tempo in figures.
         Of(@"(?:@|tempo|t)\s*[:=]?\s*(?<tempo>\d[0-9][0-9x][0-9])(?![\d])", m => m.Groups["tempo"].Value is var t && (t.Contains('x', StringComparison.OrdinalIgnoreCase) || !m.Value.StartsWith('@')) ? [new LinePart.TempoText(t.ToUpperInvariant())] : []),
-        Of(@"(?<tempo>\d\dx\d)(?![\d])", m => [new LinePart.TempoText(m.Groups["tempo"].Value.ToUpperInvariant())]),
+        // "31X0"; "10x3" is ten sets unless other sets stand on the line.
+        Of(@"(?<tempo>[2-9]\dx\d|\d\dx0)(?!\d)|(?<=\d\s*[x×*]\s*\d.*|sets?\b.*)(?<tempo>\d\dx\d)(?!\d)(?!\s*@)|(?<tempo>\d\dx\d)(?!\d)(?=.*\d\s*[x×*]\s*\d)(?!\s*@)", m => [new LinePart.TempoText(m.Groups["tempo"].Value.ToUpperInvariant())]),
         Of(@"(?<a>\d{1,2}):(?<b>\d{1,2}):(?<c>\d{1,2}|x):(?<d>\d{1,2})", m => [new LinePart.TempoText($"{m.Groups["a"]}-{m.Groups["b"]}-{m.Groups["c"]}-{m.Groups["d"]}")]),
         Of(@"(?:tempo\s*)?(?<a>\d)-(?<b>\d)-(?<c>\d|x)(?:\s*tempo\b|(?<=tempo\s*\d-\d-[\dx]))(?![-\d])", m => [new LinePart.TempoText($"{m.Groups["a"]}-{m.Groups["b"]}-{m.Groups["c"]}-0")]),
         // Tempo in words.
@@ -187,6 +205,16 @@ internal static partial class GymPhrases
         int low = Number(m, "low") * each, high = m.Groups["high"].Success ? Number(m, "high") * each : low;
         return new(new SetsRead(sets, [m.Groups["more"].Success ? new SetTarget(CountKind.AsManyAsPossible, low, 0) : new SetTarget(kind, Math.Min(low, high), Math.Max(low, high))]));
     }
+
+    /// <summary>Figures divided by slashes, commas or dashes, one a set.</summary>
+    private static LinePart.Each Each(Match m, Func<double, LinePart> part) => new(
+        [.. m.Groups["each"].Value.Split(['/', '-'], StringSplitOptions.TrimEntries).SelectMany(v => ListComma().Split(v)).Select(v => part(double.Parse(v.Replace(',', '.'), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture)))]);
+
+    [GeneratedRegex(@",\s+")]
+    private static partial Regex ListComma();
+
+    private static LinePart.Dose Bouts(Match m) =>
+        new(new SetsRead(Number(m, "sets"), [Exactly(CountKind.Repetitions, m.Groups["bouts"].Value.Split('+', StringSplitOptions.TrimEntries).Sum(Counted))]));
 
     private static LinePart.Dose Total(Match m) => new(new SetsRead(1, [Exactly(CountKind.Total, Number(m, "low"))]));
 

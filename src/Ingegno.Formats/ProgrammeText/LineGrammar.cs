@@ -16,6 +16,12 @@ internal abstract record LinePart
 
     internal sealed record Reserve(double Value) : LinePart;
 
+    /// <summary>One a set.</summary>
+    internal sealed record Each(ImmutableArray<LinePart> Values) : LinePart;
+
+    /// <summary>What follows is of one week.</summary>
+    internal sealed record Week(int Number) : LinePart;
+
     internal sealed record TempoText(string Text) : LinePart;
 
     internal sealed record Rest(double Seconds) : LinePart;

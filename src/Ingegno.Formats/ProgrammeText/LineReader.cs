@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
+using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
 using Superpower.Model;
 
@@ -65,8 +66,10 @@ internal static class LineReader
             var (parts, end) = Reading(plain, tokens, at, wordsOnly: word && !read, isFirst: !named && !read);
             if (parts is [LinePart.Dose { Sets: { Sets: 1, Targets: [{ Kind: CountKind.Seconds, Low: var alone }] } }] && found.Any(f => f.Parts.Any(p => p is LinePart.Dose)))
             {
-                // "3 x 10, 90 s": what stands alone behind the sets and is long enough is the rest.
-                parts = alone >= ShortestRest ? [new LinePart.Rest(alone)] : [];
+                // "3 x 10, 90 s": what stands alone behind the sets and is long enough is the rest; "pause squat 3x5, 3 s" names the pause.
+                parts = alone >= ShortestRest ? [new LinePart.Rest(alone)]
+                    : alone <= Tempo.LongestPhase && plain.Contains("pause", StringComparison.OrdinalIgnoreCase) ? [new LinePart.Phases(Low: alone)]
+                    : [];
                 end = parts.Length > 0 ? end : at + 1;
             }
 
@@ -163,6 +166,13 @@ internal static class LineReader
         string text, int number, Token<ProgrammeToken>[] tokens, (string? Group, int Place) tag, List<Stretch> found, Stretch named, Catalogue catalogue, MassUnit unit)
     {
         var problems = ImmutableArray.CreateBuilder<TextProblem>();
+        if (found.Find(f => f.Parts.Any(p => p is LinePart.Week { Number: > 1 })) is { } further && found.IndexOf(further) is var week && found.Take(week).Any(f => f.Parts.Any(p => p is LinePart.Dose)))
+        {
+            var at = Place(further.First, found[^1].End);
+            problems.Add(new(at.Line, at.Column, at.Length, "Only the first week is read. How the line goes on is set with the block, on the Block view."));
+            found = found[..week];
+        }
+
         var (_, from, length) = Place(named.First, named.End);
         string name = text[(from - 1)..(from - 1 + length)].Trim().Trim(':', ',', '-', ';', '–', '—', '|').Trim();
         var known = NameReader.Shipped.Read(name);
@@ -205,6 +215,12 @@ internal static class LineReader
             line = LineParts.Apply(line, part, unit, Place(named.First, named.End), problems);
         }
 
+        var blocks = BlocksOf(tokens, found);
+        if (blocks.Length > 0)
+        {
+            line = InBlocks(line, blocks);
+        }
+
         bool second = false;
         foreach (var stretch in found)
         {
@@ -216,7 +232,16 @@ internal static class LineReader
 
             foreach (var part in stretch.Parts)
             {
-                if (part is LinePart.Dose && stretch != dose)
+                if (blocks.Length > 0 && IsOfBlock(part))
+                {
+                    continue;
+                }
+
+                if (part is LinePart.Each each)
+                {
+                    line = SetBySet(line, each, Place(stretch.First, stretch.End));
+                }
+                else if (part is LinePart.Dose && stretch != dose)
                 {
                     second = true;
                     problems.Add(new(number, Place(stretch.First, stretch.End).Column, Place(stretch.First, stretch.End).Length,
@@ -229,12 +254,71 @@ internal static class LineReader
                 }
                 else if (!second && part is not LinePart.Dose)
                 {
-                    line = Once(line, part, Place(stretch.First, stretch.End));
+                    line = Once(line, AsMeant(part, stretch), Place(stretch.First, stretch.End));
                 }
             }
         }
 
         return new(line, problems.ToImmutable());
+
+        // Blocks of sets, each with its own load: the sets in order, and on each what stands beside it.
+        WrittenLine InBlocks(WrittenLine now, ImmutableArray<Stretch[]> each)
+        {
+            var all = ImmutableArray.CreateBuilder<SetTarget>();
+            foreach (var block in each)
+            {
+                var its = block.First(s => s.Parts.Any(p => p is LinePart.Dose));
+                var own = now with { Sets = LineSets.Of(its.Parts.OfType<LinePart.Dose>().First().Sets, Place(its.First, its.End), problems), Intensity = Intensity.NotWritten };
+                foreach (var stretch in block)
+                {
+                    own = stretch.Parts.Where(IsOfBlock).Aggregate(own, (l, p) => p is LinePart.Dose ? l : LineParts.Apply(l, AsMeant(p, stretch), unit, Place(stretch.First, stretch.End), problems));
+                }
+
+                all.AddRange(own.Sets.Select(s => s with { Percent = own.Intensity.Percent, Load = own.Intensity.Load, Reserve = own.Intensity.Reserve }));
+            }
+
+            return WithSets(now, all.ToImmutable(), Place(each[0][0].First, each[^1][^1].End));
+        }
+
+        // "@ 8" on a bar or a big machine, where no such load is, can only be an effort.
+        LinePart AsMeant(LinePart part, Stretch stretch)
+        {
+            if (part is not LinePart.Load { Unit: null, Value: >= 6 and <= 10 } small
+                || known?.Exercise is not { Kind: MovementKind.Compound, NeedsLoad: true } exercise || exercise.Holds.Any(h => h != Hold.Bar))
+            {
+                return part;
+            }
+
+            var at = Place(stretch.First, stretch.End);
+            problems.Add(new(at.Line, at.Column, at.Length, $"Read as RPE {small.Value:0.#}: so light a load is none on it. Write kg behind it if the load is meant.", IsDoubt: true));
+            return new LinePart.Reserve(10 - small.Value);
+        }
+
+        // One figure a set.
+        WrittenLine SetBySet(WrittenLine now, LinePart.Each each, (int Line, int Column, int Length) at)
+        {
+            if (each.Values.Length != now.Sets.Length)
+            {
+                problems.Add(new(at.Line, at.Column, at.Length, $"{each.Values.Length} figures for {now.Sets.Length} sets: write one a set, or one for all."));
+                return now;
+            }
+
+            var own = each.Values.Select(v => LineParts.Apply(now with { Intensity = Intensity.NotWritten }, v, unit, at, problems).Intensity);
+            return WithSets(now, [.. now.Sets.Zip(own, (s, i) => s with { Percent = i.Percent ?? s.Percent, Load = i.Load ?? s.Load, Reserve = i.Reserve ?? s.Reserve })], at);
+        }
+
+        // Sets that turn out alike say it once for the line.
+        WrittenLine WithSets(WrittenLine now, ImmutableArray<SetTarget> sets, (int Line, int Column, int Length) at)
+        {
+            if (sets.Length > LineSets.Most)
+            {
+                problems.Add(new(at.Line, at.Column, at.Length, $"{sets.Length} sets: a line has 1 to {LineSets.Most}."));
+                sets = sets[..LineSets.Most];
+            }
+
+            now = now with { Sets = sets };
+            return SetBlocks.Of(now) is [var one] ? one : now with { Intensity = SetBlocks.Hardest(now).Intensity };
+        }
 
         WrittenLine Once(WrittenLine now, LinePart part, (int Line, int Column, int Length) at)
         {
@@ -286,6 +370,30 @@ internal static class LineReader
             number,
             tokens[first].Position.Absolute + 1,
             tokens[end - 1].Position.Absolute + tokens[end - 1].Span.Length - tokens[first].Position.Absolute);
+    }
+
+    /// <summary>Belongs to a block of sets, not to the line.</summary>
+    private static bool IsOfBlock(LinePart part) => part is LinePart.Dose or LinePart.Load or LinePart.Percent or LinePart.Reserve;
+
+    /// <summary>
+    /// Several doses on one line, nothing but marks between them and each with a load, a percent or an effort beside it: a top set and its
+    /// back-offs. Empty where it is not so: then only the first dose is read, and that is told.
+    /// </summary>
+    private static ImmutableArray<Stretch[]> BlocksOf(Token<ProgrammeToken>[] tokens, List<Stretch> found)
+    {
+        int[] doses = [.. found.Select((s, i) => (s, i)).Where(x => x.s.Parts.Any(p => p is LinePart.Dose)).Select(x => x.i)];
+        if (doses.Length < 2 || found.Any(s => s.Parts.Any(p => p is LinePart.Each)))
+        {
+            return [];
+        }
+
+        // "100 kg 1x5, 80 kg 3x8": what stands before the first sets stands before all of them.
+        bool before = found.Take(doses[0]).Any(s => s.Parts.Any(p => IsOfBlock(p)));
+        var blocks = doses.Select((at, k) => before
+            ? found[(k == 0 ? 0 : doses[k - 1] + 1)..(k == doses.Length - 1 ? found.Count : at + 1)]
+            : found[at..(k == doses.Length - 1 ? found.Count : doses[k + 1])]).Select(b => b.Where(s => s.Parts.Any(IsOfBlock)).ToArray()).ToImmutableArray();
+        bool divided = found[doses[0]..doses[^1]].Any(s => s.IsLoose && Enumerable.Range(s.First, s.End - s.First).Any(i => tokens[i].Kind is ProgrammeToken.Word or ProgrammeToken.Number));
+        return !divided && blocks.All(b => b.Sum(s => s.Parts.Count(p => p is not LinePart.Dose && IsOfBlock(p))) > 0) ? blocks : [];
     }
 
     /// <summary>What a word beside the name says of the dose; null where it says nothing.</summary>

@@ -6,20 +6,23 @@ namespace Ingegno.Formats.ProgrammeText;
 /// <summary>The sets of a line within bounds that make sense; what lies outside is told and clamped.</summary>
 internal static class LineSets
 {
+    /// <summary>Sets of a line at most.</summary>
+    internal const int Most = 20;
+
     internal static ImmutableArray<SetTarget> Of(
         SetsRead read, (int Line, int Column, int Length) at, ImmutableArray<TextProblem>.Builder problems)
     {
         int sets = read.Sets ?? read.Targets.Length;
-        if (sets is < 1 or > 20)
+        if (sets is < 1 or > Most)
         {
-            problems.Add(new(at.Line, at.Column, at.Length, $"{sets} sets: a line has 1 to 20."));
-            sets = Math.Clamp(sets, 1, 20);
+            problems.Add(new(at.Line, at.Column, at.Length, $"{sets} sets: a line has 1 to {Most}."));
+            sets = Math.Clamp(sets, 1, Most);
         }
 
         if (read.Targets.Length > 1 && read.Targets.Length != sets)
         {
             problems.Add(new(at.Line, at.Column, at.Length, $"{sets} sets, but {read.Targets.Length} counts are given: write one count a set, or one for all."));
-            sets = Math.Min(20, read.Targets.Length);
+            sets = Math.Min(Most, read.Targets.Length);
         }
 
         var (most, words) = Bounds(read.Targets[0].Kind);

@@ -4502,6 +4502,13 @@ export interface components {
              * @description Most; of as many as possible the cap, 0 where the house rule's holds.
              */
             high: number;
+            percent: null | components["schemas"]["Share"];
+            load: null | components["schemas"]["Mass"];
+            /**
+             * Format: double
+             * @description Repetitions left, where this set has an effort of its own.
+             */
+            reserve: null | number;
             /**
              * Format: int32
              * @description The count to plan with: the middle of a range, rounded up; the cap of an "up to".
@@ -5251,6 +5258,7 @@ export interface components {
              * @description Of the sets the last so many are left to the day: one of "2-3 x 10".
              */
             optionalSets: number;
+            /** @description Of all sets; where sets have loads or efforts of their own, of the hardest of them. */
             intensity: components["schemas"]["Intensity"];
             tempo: null | components["schemas"]["Tempo"];
             rest: null | components["schemas"]["Duration"];

@@ -33,6 +33,11 @@
 		$props();
 
 	const chosen = $derived(line.chosen);
+	/** A load for each set: what comes behind is the same exercise. */
+	const inBlocks = $derived(
+		line.added.length > 0 &&
+			line.added.every((a) => a.prescription.exercise === chosen?.prescription.exercise)
+	);
 	const intent = $derived(line.intent);
 	const rung = $derived(chosen ? chosen.ladder.findIndex((r) => r.load === chosen.prescription.load) : -1);
 	const wanted = $derived(
@@ -154,7 +159,9 @@
 	{/if}
 	<Leanings leanings={chosen.leanings} />
 {/if}
-{#if line.added.length > 0 || alone}
+{#if inBlocks}
+	<p class="text-[12.5px]">Each block of sets has a load of its own; what is turned here is the first.</p>
+{:else if line.added.length > 0 || alone}
 	<label class="mt-1 flex items-center gap-2 text-[12.5px]">
 		<input
 			type="checkbox"

@@ -109,8 +109,12 @@
 	{/if}
 	{#each line.added as added, i (i)}
 		<div class="mt-0.5 text-[13px]">
-			<span class="text-soft">then at once</span>
-			<b>{added.prescription.name}</b>
+			{#if added.prescription.exercise === prescription.exercise}
+				<span class="text-soft">then</span>
+			{:else}
+				<span class="text-soft">then at once</span>
+				<b>{added.prescription.name}</b>
+			{/if}
 			{added.prescription.countInWords}{added.prescription.load !== 0
 				? `, ${added.prescription.loadInWords.split('. ')[0]}`
 				: ''}

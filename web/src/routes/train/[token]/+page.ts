@@ -1,17 +1,25 @@
 import { api, type LinkView } from '$lib/api/client';
 import { store } from '$lib/train/store';
 
-const PATIENCE = 5000;
+/** A phone that has the training waits little for a newer one; one that has none waits as long as a slow signal takes. */
+const PATIENCE = 5000,
+	FIRST_PATIENCE = 60_000;
 
 /** The newest from the server while it answers, else what this phone kept; never both gone without a word. */
 export async function load({ params }) {
 	const token = params.token;
+	let kept: LinkView | undefined;
+	try {
+		kept = await store.view(token);
+	} catch {
+		// A phone that lets nothing be kept still opens what the server sends.
+	}
 	let view: LinkView | undefined;
 	let trouble: string;
 	try {
 		const { data, error } = await api.GET('/api/link/{token}', {
 			params: { path: { token } },
-			signal: AbortSignal.timeout(PATIENCE)
+			signal: AbortSignal.timeout(kept ? PATIENCE : FIRST_PATIENCE)
 		});
 		view = data?.programme ? data : undefined;
 		trouble =
@@ -24,7 +32,7 @@ export async function load({ params }) {
 		if (view) {
 			await store.keepView(token, view);
 			await store.keepLink({ token, client: view.clientId, openedAt: Date.now(), closed: false });
-		} else view = await store.view(token);
+		} else view = kept;
 	} catch {
 		// A full phone keeps no copy for later; the page itself works on.
 	}
