@@ -1,4 +1,4 @@
-import { expect, open, signIn, test } from './fixtures';
+import { expect, open, savePlan, signIn, test } from './fixtures';
 
 /** Every view and document on which a caution must stand, and the words that must be on it. A new view is added here. */
 const CLIENT_VIEWS = [
@@ -37,8 +37,7 @@ test('every view and document that needs a caution has it', async ({ page }) => 
 test('nothing is handed out before the health screen is answered and cleared', async ({ page }) => {
 	await signIn(page);
 	await open(page, 'Maren Ostholt', 'Bench');
-	await page.keyboard.press('s');
-	await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
+	await savePlan(page);
 	await open(page, 'Maren Ostholt', 'Client');
 	await page
 		.getByRole('group', { name: /Dizzy spells/ })

@@ -27,6 +27,18 @@ test('a messy programme is read word by word, and what was not is mended from th
 	await expect(readings).toContainText('One-leg Romanian deadlift 3 x 8, a side, tempo 3-0-1-0');
 	await expect(readings).toContainText('Goblet squat 3 x 8, tempo 2-2-1-0, 5 pulses');
 	await expect(readings).toContainText('Power thing 3 x 8: no exercise of this name');
+
+	// What a name means is answered from the line by one key, once for all.
+	await text.press('Control+Home');
+	for (let i = 0; i < 5; i++) await text.press('ArrowDown');
+	const options = problems.getByRole('listitem').filter({ hasText: 'Power thing' });
+	await expect(options.getByRole('button', { name: /^1/ })).toBeVisible();
+	const meant = (await options.getByRole('button', { name: /^1/ }).innerText()).replace(/^1\s*/, '');
+	await text.press('Alt+Shift+Digit1');
+	await expect(readings).toContainText(`${meant} 3 x 8`);
+	await expect(problems).not.toContainText('Power thing');
+	await expect(text).toHaveValue(MESSY);
+
 	await text.fill(
 		MESSY.replace('Power thing', 'Pendlay row').replace('Plank x 3', 'Plank 3x30s').replace('bnech', 'bench')
 	);
@@ -40,4 +52,10 @@ test('a messy programme is read word by word, and what was not is mended from th
 		'Dead-stop barbell row'
 	])
 		await expect(page.getByText(name).first()).toBeVisible();
+
+	// The practice remembers it, and may forget it.
+	await page.getByRole('link', { name: 'Practice' }).click();
+	await expect(page.getByText(`is the ${meant}`)).toBeVisible();
+	await page.getByRole('button', { name: 'Forget Power thing' }).click();
+	await expect(page.getByText(`is the ${meant}`)).toHaveCount(0);
 });

@@ -75,15 +75,27 @@ public sealed class Catalogue
     public IEnumerable<HarderNeighbour> EasierThan(string id) => _easier[id];
 
     /// <summary>The exercises whose names come nearest to what was typed, best first; those some coaches call just that lead.</summary>
-    public ImmutableArray<Exercise> Nearest(string typed, int most = 3) =>
-        [.. AlsoMeant(typed).Concat(_byName
-            .Select(p => (p.Value, Likeness: NameMatch.Likeness(NameMatch.Normalise(typed), p.Key)))
-            .Where(p => p.Likeness >= 0.3)
-            .OrderByDescending(p => p.Likeness)
-            .ThenBy(p => p.Value.Id, StringComparer.Ordinal)
-            .Select(p => p.Value))
-            .DistinctBy(e => e.Id)
-            .Take(most)];
+    public ImmutableArray<Exercise> Nearest(string typed, int most = 3)
+    {
+        string name = NameMatch.Normalise(typed), kind = name[(name.LastIndexOf(' ') + 1)..];
+        return
+        [
+            .. AlsoMeant(typed).Concat(_byName
+                .Select(p => (p.Value, Likeness: NameMatch.Likeness(name, p.Key) + (IsKind(p.Key) ? OfOneKind : 0)))
+                .Where(p => p.Likeness >= 0.3)
+                .OrderByDescending(p => p.Likeness)
+                .ThenBy(p => p.Value.Id, StringComparer.Ordinal)
+                .Select(p => p.Value))
+                .DistinctBy(e => e.Id)
+                .Take(most),
+        ];
+
+        // The last word says what it is: any row is nearer to a "power row" than a power clean.
+        bool IsKind(string known) => kind.Length > 2 && (known == kind || known.EndsWith(' ' + kind, StringComparison.Ordinal));
+    }
+
+    /// <summary>What the same last word adds to a likeness (common practice).</summary>
+    private const double OfOneKind = 0.3;
 
     private static Catalogue ReadShipped() =>
         new(

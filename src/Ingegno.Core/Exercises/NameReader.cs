@@ -20,7 +20,14 @@ public enum NameSureness
 /// <summary>A name as read.</summary>
 /// <param name="Modifiers">What the words beside the name say, each once.</param>
 /// <param name="Left">Those words, as typed but in lower case.</param>
-public sealed record NameRead(Exercise Exercise, NameSureness Sureness, ImmutableArray<NameModifier> Modifiers, ImmutableArray<string> Left);
+/// <param name="IsOwn">The practice said what it means by it: nothing is asked.</param>
+public sealed record NameRead(
+    Exercise Exercise, NameSureness Sureness, ImmutableArray<NameModifier> Modifiers, ImmutableArray<string> Left, bool IsOwn = false);
+
+/// <summary>What a practice calls an exercise: "my power row is the dead-stop row".</summary>
+/// <param name="Typed">As typed, whatever the case, order of the words and shorthand.</param>
+/// <param name="Exercise">Catalogue id.</param>
+public sealed record OwnName(string Typed, string Exercise);
 
 /// <summary>
 /// Reads an exercise name as coaches type it: shorthand written out, words in any order, words that modify a name taken off it where no entry of
@@ -45,6 +52,7 @@ public sealed class NameReader
     private readonly FrozenDictionary<string, Exercise> _byWords;
     private readonly FrozenDictionary<string, Exercise> _byBag;
     private readonly FrozenSet<string> _vocabulary;
+    private readonly FrozenDictionary<string, Exercise> _own = FrozenDictionary<string, Exercise>.Empty;
 
     public NameReader(Catalogue catalogue)
     {
@@ -67,11 +75,28 @@ public sealed class NameReader
         _vocabulary = names.Keys.SelectMany(k => k.Split(' ')).Concat(_words.Modifiers.Keys).Where(w => w.Length >= OneSlip).ToFrozenSet(StringComparer.Ordinal);
     }
 
+    private NameReader(NameReader shipped, IEnumerable<OwnName> own)
+    {
+        (_catalogue, _byWords, _byBag, _vocabulary) = (shipped._catalogue, shipped._byWords, shipped._byBag, shipped._vocabulary);
+        _own = own.Where(n => _catalogue.Find(n.Exercise) is not null)
+            .GroupBy(n => Bag(WordsOf(n.Typed)), StringComparer.Ordinal)
+            .Where(g => g.Key.Length > 0)
+            .ToFrozenDictionary(g => g.Key, g => _catalogue[g.Last().Exercise], StringComparer.Ordinal);
+    }
+
+    /// <summary>With names of a practice beside the trade's: they come first.</summary>
+    public NameReader Knowing(ImmutableArray<OwnName> own) => own.IsDefaultOrEmpty ? this : new(this, own);
+
     public static NameReader Shipped { get; } = new(Catalogue.Shipped);
 
     /// <summary>Null where nothing comes near enough: then it has to be asked.</summary>
     public NameRead? Read(string typed)
     {
+        if (_own.Count > 0 && _own.GetValueOrDefault(Bag(WordsOf(typed))) is { } own)
+        {
+            return new(own, NameSureness.Known, [], [], IsOwn: true);
+        }
+
         if (_catalogue.Named(typed) is { } named)
         {
             return new(named, NameSureness.Known, [], []);
@@ -117,7 +142,7 @@ public sealed class NameReader
             ? new(exercise, NameSureness.Modified, [.. off.Select(i => _words.Modifiers[words[i]]).Distinct()], [.. off.Select(i => words[i])])
             : null;
 
-    private Exercise? Find(string[] words) => _byWords.GetValueOrDefault(string.Join(' ', words)) ?? _byBag.GetValueOrDefault(Bag(words));
+    private Exercise? Find(string[] words) => _own.GetValueOrDefault(Bag(words)) ?? _byWords.GetValueOrDefault(string.Join(' ', words)) ?? _byBag.GetValueOrDefault(Bag(words));
 
     /// <summary>Shorthand written out, words that tell nothing gone.</summary>
     private string[] WordsOf(string typed)

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Dosing;
+using Ingegno.Core.Exercises;
 using Ingegno.Core.Review;
 using Ingegno.Core.Weeks;
 
@@ -16,6 +17,9 @@ public sealed record Practice
 
     /// <summary>What the whole week is chosen by.</summary>
     public WeekPrices WeekPrices { get; init; } = WeekPrices.Default;
+
+    /// <summary>What the coach calls exercises by, beside the trade's names.</summary>
+    public ImmutableArray<OwnName> Names { get; init; } = [];
 
     /// <summary>Where the practice is, by its IANA name; days of clients without a zone of their own are counted in it.</summary>
     public string TimeZone { get; init; } = Clients.ClientDay.UsualZone;

@@ -8,7 +8,21 @@ namespace Ingegno.Core.Practices;
 /// <summary>Checks what a coach entered about the practice.</summary>
 public static class PracticeProblems
 {
-    private const int MostPrices = 200, MostBans = 200, MostPoints = 5000;
+    private const int MostPrices = 200, MostBans = 200, MostPoints = 5000, MostNames = 500, LongestName = 80;
+
+    /// <summary>What is wrong with a name of the practice's own.</summary>
+    public static IEnumerable<InputProblem> Of(OwnName name, Catalogue catalogue)
+    {
+        if (string.IsNullOrWhiteSpace(name.Typed) || name.Typed.Length > LongestName || !name.Typed.Any(char.IsLetter))
+        {
+            yield return new("typed", $"A name has 1 to {LongestName} characters, letters among them.");
+        }
+
+        if (catalogue.Find(name.Exercise) is null)
+        {
+            yield return new("exercise", "That exercise is not in the catalogue: choose one from the list.");
+        }
+    }
 
     /// <summary>Every problem with its place; empty when the practice can be used.</summary>
     public static IReadOnlyList<InputProblem> Of(Practice practice, Catalogue catalogue)
@@ -20,6 +34,12 @@ public static class PracticeProblems
             problems.Add(new("timeZone", $"There is no time zone \"{practice.TimeZone}\": choose one from the list, such as Europe/Lisbon."));
         }
 
+        if (practice.Names.Length > MostNames)
+        {
+            problems.Add(new("names", $"More than {MostNames} names of your own: forget some."));
+        }
+
+        problems.AddRange(practice.Names.SelectMany((n, i) => Of(n, catalogue).Select(p => p with { Path = $"names[{i}].{p.Path}" })));
         Between(rules.Reserve, 0, 6, "rules.reserve", "Repetitions left");
         Between(rules.BeginnerReserve, 1, 6, "rules.beginnerReserve", "A beginner's repetitions left");
         Between(rules.RepetitionCap, 10, 50, "rules.repetitionCap", "The most repetitions of a set");

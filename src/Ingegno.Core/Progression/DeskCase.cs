@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Homes;
@@ -14,6 +15,9 @@ public sealed record DeskCase(
     ClientProfile Profile, IReadOnlyList<ClientPlace> Places, HouseRules Rules, Plan Plan, long PlanVersion, Training Training,
     IReadOnlyList<ClientReport> Reports, IReadOnlyList<SetConflict> Conflicts, IReadOnlyList<Decision> Decisions, DateOnly? SentOn, long? SentVersion)
 {
+    /// <summary>Parts of the programme nobody could read, in words; only looked for while the plan is unsent.</summary>
+    public ImmutableArray<string> Unread { get; init; } = [];
+
     /// <summary>Place in use.</summary>
     public Home Home => Places.Count > 0 ? Places[0].Home : new Home();
 }

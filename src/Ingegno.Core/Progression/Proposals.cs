@@ -178,10 +178,12 @@ public static class Proposals
         if (about.SentVersion != about.PlanVersion && !about.Plan.Sessions.IsEmpty && SendingLeave.For(about.Profile).Allowed
             && about.Plan.Sessions.SelectMany(s => s.Lines).All(l => l.Prescription is not null))
         {
-            yield return new(
-                [new UnsentSubject(about.PlanVersion)], ProposalKind.Unsent,
-                about.SentOn is { } day ? $"The plan changed since it was sent on {day:d MMM}." : "The plan was never sent.", [Freezing.Sentence(about.Plan)],
-                "sheet", "Send it", "Not yet");
+            string when = about.SentOn is { } day ? $"The plan changed since it was sent on {day:d MMM}." : "The plan was never sent.";
+            yield return about.Unread.IsEmpty
+                ? new([new UnsentSubject(about.PlanVersion)], ProposalKind.Unsent, when, [Freezing.Sentence(about.Plan)], "sheet", "Send it", "Not yet")
+                : new(
+                    [new UnsentSubject(about.PlanVersion)], ProposalKind.Unsent, $"{when} Parts of its text were not read: is it what you meant?", [.. about.Unread, Freezing.Sentence(about.Plan)],
+                    "bench", "Send it all the same", "Not yet");
         }
     }
 

@@ -3,6 +3,7 @@ using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
+using Ingegno.Core.Substitution;
 using Superpower.Model;
 
 namespace Ingegno.Formats.ProgrammeText;
@@ -16,12 +17,15 @@ internal static class LineReader
     /// <summary>Fewer seconds alone behind the sets may be anything (common practice).</summary>
     private const int ShortestRest = 20;
 
+    /// <summary>Exercises offered beside what a name is read as, at most.</summary>
+    private const int MostMeant = 4;
+
     private static readonly ProgrammeTokenizer Tokenizer = new();
 
     /// <param name="Line">Null when no sets and repetitions were found.</param>
     internal sealed record Result(WrittenLine? Line, ImmutableArray<TextProblem> Problems);
 
-    internal static Result Read(string text, int number, Catalogue catalogue, MassUnit unit)
+    internal static Result Read(string text, int number, Catalogue catalogue, MassUnit unit, NameReader names)
     {
         if (text.Length > LongestLine)
         {
@@ -41,7 +45,7 @@ internal static class LineReader
             return new(null, [new(number, column, text.Trim().Length, "No sets and repetitions found. Add them after the name, such as 3 x 8 or 10/10/8.")]);
         }
 
-        return Complete(text, number, tokens, (group, place), found, name, catalogue, unit);
+        return Complete(text, number, tokens, (group, place), found, name, catalogue, unit, names);
     }
 
     /// <summary>A stretch of the line: what was read from it, or nothing.</summary>
@@ -163,7 +167,7 @@ internal static class LineReader
         a.Position.Absolute + a.Span.Length == b.Position.Absolute;
 
     private static Result Complete(
-        string text, int number, Token<ProgrammeToken>[] tokens, (string? Group, int Place) tag, List<Stretch> found, Stretch named, Catalogue catalogue, MassUnit unit)
+        string text, int number, Token<ProgrammeToken>[] tokens, (string? Group, int Place) tag, List<Stretch> found, Stretch named, Catalogue catalogue, MassUnit unit, NameReader names)
     {
         var problems = ImmutableArray.CreateBuilder<TextProblem>();
         if (found.Find(f => f.Parts.Any(p => p is LinePart.Week { Number: > 1 })) is { } further && found.IndexOf(further) is var week && found.Take(week).Any(f => f.Parts.Any(p => p is LinePart.Dose)))
@@ -175,7 +179,7 @@ internal static class LineReader
 
         var (_, from, length) = Place(named.First, named.End);
         string name = text[(from - 1)..(from - 1 + length)].Trim().Trim(':', ',', '-', ';', '–', '—', '|').Trim();
-        var known = NameReader.Shipped.Read(name);
+        var known = names.Read(name);
         var dose = found.First(f => f.Parts.OfType<LinePart.Dose>().Any());
         var sets = dose.Parts.OfType<LinePart.Dose>().First().Sets;
         var line = new WrittenLine
@@ -190,16 +194,17 @@ internal static class LineReader
             OptionalSets = Math.Clamp(sets.Optional, 0, 10),
             Intensity = new Intensity(Reserve: sets.Reserve is >= 0 and <= 9 ? sets.Reserve : null),
         };
-        if ((Meant(name, catalogue) ?? ReadAs(name, known)) is { } doubt)
+        if (known is not { IsOwn: true } && (Meant(name, catalogue) ?? ReadAs(name, known)) is { } doubt)
         {
-            problems.Add(new(number, from, name.Length, doubt, IsDoubt: true));
+            problems.Add(new(number, from, name.Length, doubt, IsDoubt: true) { Meant = Options(name, known, catalogue) });
         }
         else if (known is null)
         {
             string nearest = string.Join(", ", catalogue.Nearest(name).Select(e => e.Name.ToLowerInvariant()));
             problems.Add(new(
                 number, from, name.Length,
-                $"No exercise is known as \"{name}\"{(nearest.Length > 0 ? $"; nearest are {nearest}" : "")}. Write another name, or choose one on the bench.", IsDoubt: true));
+                $"No exercise is known as \"{name}\"{(nearest.Length > 0 ? $"; nearest are {nearest}" : "")}. Write another name, or choose one on the bench.", IsDoubt: true)
+            { Meant = Options(name, null, catalogue) });
         }
 
         // Taking turns, a count is of both sides together unless a side is named.
@@ -415,6 +420,11 @@ internal static class LineReader
         { Sureness: NameSureness.Modified } => $"\"{name}\" is read as {read.Exercise.Name.ToLowerInvariant()}, {string.Join(", ", read.Left)} beside it.",
         _ => null,
     };
+
+    /// <summary>What a name that is asked after may mean: all that share it, then what comes near; last what it is read as, to be kept so.</summary>
+    private static ImmutableArray<NamedExercise> Options(string name, NameRead? read, Catalogue catalogue) =>
+        [.. catalogue.AlsoMeant(name).Concat(catalogue.Nearest(name, MostMeant)).Where(e => e.Id != read?.Exercise.Id).DistinctBy(e => e.Id).Take(MostMeant)
+            .Concat(read is null ? [] : [read.Exercise]).Select(e => new NamedExercise(e.Id, e.Name))];
 
     /// <summary>The same word means different exercises to different coaches; null where it means one.</summary>
     private static string? Meant(string name, Catalogue catalogue)

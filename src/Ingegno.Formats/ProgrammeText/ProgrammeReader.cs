@@ -34,8 +34,10 @@ public static class ProgrammeReader
     /// <param name="text">Any text; too long a one gives one problem and no sessions.</param>
     /// <param name="catalogue">For the exercise names.</param>
     /// <param name="unit">Unit of a load written without one.</param>
-    public static ReadProgramme Read(string text, Catalogue catalogue, MassUnit unit)
+    /// <param name="names">Of a practice, beside the trade's; null for the trade's alone.</param>
+    public static ReadProgramme Read(string text, Catalogue catalogue, MassUnit unit, NameReader? names = null)
     {
+        names ??= NameReader.Shipped;
         if (text.Length > MostCharacters)
         {
             return Refused($"The text has {text.Length:N0} characters. Paste at most {MostCharacters:N0}: one block, or a few sessions.");
@@ -58,7 +60,7 @@ public static class ProgrammeReader
             }
 
             var read = Exercises(line, i + 1);
-            if (read.Lines.Length == 0 && IsHeading(line, afterGap))
+            if (read.Lines.Length == 0 && IsHeading(line, afterGap, names))
             {
                 CloseSession();
                 title = line.Trim().TrimStart('#').TrimEnd(':').Trim();
@@ -89,14 +91,14 @@ public static class ProgrammeReader
         {
             string plain = LineText.Plain(line);
             var parts = line.Length > LineReader.LongestLine ? [new SharedPart(line, false)]
-                : SharedLine.Parts(plain, LineText.AfterListMark(plain), text => LineReader.Read(text, at, catalogue, unit).Line is not null);
+                : SharedLine.Parts(plain, LineText.AfterListMark(plain), text => LineReader.Read(text, at, catalogue, unit, names).Line is not null, names);
             if (parts.Length == 1)
             {
-                var one = LineReader.Read(line, at, catalogue, unit);
+                var one = LineReader.Read(line, at, catalogue, unit, names);
                 return (one.Line is null ? [] : [one.Line with { Number = at + further, TextLine = at }], one.Problems);
             }
 
-            LineReader.Result[] read = [.. parts.Select(p => LineReader.Read(p.Text, at, catalogue, unit))];
+            LineReader.Result[] read = [.. parts.Select(p => LineReader.Read(p.Text, at, catalogue, unit, names))];
             ImmutableArray<WrittenLine> found =
             [
                 .. read.Zip(parts, (r, p) => p.TakesSets ? r.Line! with { Rest = null, Intensity = new Intensity(Reserve: r.Line.Intensity.Reserve) } : r.Line!)
@@ -149,7 +151,7 @@ public static class ProgrammeReader
     }
 
     /// <summary>A line without sets is a heading when marked as one, or when it opens a block of lines and is no exercise that lost its sets.</summary>
-    private static bool IsHeading(string line, bool afterGap) =>
+    private static bool IsHeading(string line, bool afterGap, NameReader names) =>
         line.TrimStart().StartsWith('#') || line.TrimEnd().EndsWith(':')
-        || (afterGap && (line.Length > LongestName || NameReader.Shipped.Read(line) is not { Sureness: not NameSureness.Guessed }));
+        || (afterGap && (line.Length > LongestName || names.Read(line) is not { Sureness: not NameSureness.Guessed }));
 }

@@ -21,10 +21,11 @@ internal static partial class SharedLine
     /// <summary>The parts of a line; one where it holds one exercise or cannot be told apart without a doubt.</summary>
     /// <param name="plain">The line made plain, letter for letter.</param>
     /// <param name="hasSets">Whether the text reads as an exercise with sets.</param>
-    internal static ImmutableArray<SharedPart> Parts(string plain, int begins, Func<string, bool> hasSets)
+    /// <param name="names">A part is one only where its name is known.</param>
+    internal static ImmutableArray<SharedPart> Parts(string plain, int begins, Func<string, bool> hasSets, NameReader names)
     {
         ImmutableArray<SharedPart> whole = [new(plain, false)];
-        if (Rounds(plain, begins) is { Length: > 1 } circuit)
+        if (Rounds(plain, begins, names) is { Length: > 1 } circuit)
         {
             return circuit;
         }
@@ -40,8 +41,8 @@ internal static partial class SharedLine
 
             string[] texts = [.. found.Select(f => Only(plain, f.From, f.To))];
             bool[] sets = [.. texts.Select(hasSets)];
-            bool named = texts.Zip(sets, (text, has) => IsName(text, isPlain)).All(known => known);
-            if (!sets.Contains(true) || !named || (isList ? sets.Contains(false) : !isPlain && IsOne(plain, begins)))
+            bool named = texts.Zip(sets, (text, has) => IsName(text, isPlain, names)).All(known => known);
+            if (!sets.Contains(true) || !named || (isList ? sets.Contains(false) : !isPlain && IsOne(plain, begins, names)))
             {
                 continue;
             }
@@ -66,7 +67,7 @@ internal static partial class SharedLine
     }
 
     /// <summary>"3 rounds: 10 push-ups, 15 squats, plank 30 s": every part with a count of its own, as often as rounds are done.</summary>
-    private static ImmutableArray<SharedPart>? Rounds(string plain, int begins)
+    private static ImmutableArray<SharedPart>? Rounds(string plain, int begins, NameReader names)
     {
         if (RoundsFirst().Match(plain, begins) is not { Success: true } head)
         {
@@ -82,7 +83,7 @@ internal static partial class SharedLine
                 continue;
             }
 
-            if (ItemCount().Match(item) is not { Success: true } count || !IsName(Outside(item, count), alsoModified: true))
+            if (ItemCount().Match(item) is not { Success: true } count || !IsName(Outside(item, count), alsoModified: true, names))
             {
                 return null;
             }
@@ -117,13 +118,13 @@ internal static partial class SharedLine
     /// <summary>The words before or behind the figures.</summary>
     private static string Name(string text) => NameWords().Match(text) is { Success: true } name ? name.Groups["name"].Value.Trim() : "";
 
-    private static bool IsName(string text, bool alsoModified) =>
-        Name(text) is { Length: > 1 } name && NameReader.Shipped.Read(name) is { } read
+    private static bool IsName(string text, bool alsoModified, NameReader names) =>
+        Name(text) is { Length: > 1 } name && names.Read(name) is { } read
         && (read.Sureness == NameSureness.Known || (alsoModified && read.Sureness == NameSureness.Modified));
 
     /// <summary>"Clean and jerk 3x3": the whole of it is a name.</summary>
-    private static bool IsOne(string plain, int begins) =>
-        Joined().Match(plain, begins) is { Success: true } joined && NameReader.Shipped.Read(joined.Value) is { Sureness: NameSureness.Known };
+    private static bool IsOne(string plain, int begins, NameReader names) =>
+        Joined().Match(plain, begins) is { Success: true } joined && names.Read(joined.Value) is { Sureness: NameSureness.Known };
 
     [GeneratedRegex(@"\s*,?\s+(?:super-?\s?set(?:ted)?\s+(?:with|w/)|s/?s\s+(?:with|w/)?|paired with|back to back with|alternat(?:e|ed|ing)\s+with|giant set with)\s*", RegexOptions.IgnoreCase)]
     private static partial Regex Words();

@@ -16,6 +16,7 @@ using Ingegno.Server.Accounts;
 using Ingegno.Server.Clients;
 using Ingegno.Server.Log;
 using Ingegno.Server.Plans;
+using Ingegno.Server.Practices;
 using Ingegno.Server.Web;
 using Ingegno.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -162,7 +163,7 @@ internal static class BenchEndpoints
     internal static BenchView Rebuild(
         string text, ImmutableArray<LineChoice> choices, ClientProfile client, Home home, Practice practice, DateOnly today, Block? block = null)
     {
-        var read = ProgrammeReader.Read(text, Catalogue.Shipped, client.Unit);
+        var read = ProgrammeReading.Read(text, practice, client.Unit);
         var rebuild = new SessionRebuild(client, home, Catalogue.Shipped, practice.Rules, today, read.Programme, practice);
         return View(read, [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, choices))], rebuild.AllGuessed, client, practice, block, null);
     }

@@ -7,10 +7,10 @@ using Ingegno.Core.Plans;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Progression;
 using Ingegno.Core.Substitution;
-using Ingegno.Formats.ProgrammeText;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Clients;
 using Ingegno.Server.Log;
+using Ingegno.Server.Practices;
 using Ingegno.Server.Web;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -93,7 +93,7 @@ internal static class BlockEndpoints
             return Answers.Invalid([new("sessions", $"Spread the week over 1 to {SpreadWeek.MostSessions} sessions, or over every second day.")]);
         }
 
-        var read = ProgrammeReader.Read(form.Text, Catalogue.Shipped, about.Profile.Unit);
+        var read = ProgrammeReading.Read(form.Text, about.Practice, about.Profile.Unit);
         return read.Programme.Sessions.IsEmpty
             ? Answers.Invalid([new("text", "Nothing is written yet: there is nothing to spread.")])
             : TypedResults.Ok(SpreadWeek.Over(read.Programme, form.Sessions, form.EverySecondDay, about.Profile, Catalogue.Shipped, form.Choices));

@@ -7,6 +7,7 @@ using Ingegno.Formats.ProgrammeText;
 using Ingegno.Server.Clients;
 using Ingegno.Storage;
 using Microsoft.Extensions.Caching.Memory;
+using Ingegno.Server.Practices;
 
 namespace Ingegno.Server.Bench;
 
@@ -41,8 +42,8 @@ internal sealed class RebuildsAtHand : IDisposable
         string of = JsonSerializer.Serialize(new { text, plan.Version, about.Profile, about.Profile.Learned, about.Home, about.Practice, today }, TradeJson.Options);
         if (_atHand.Get<AtHand>(about.Place.Id) is not { } known || known.Of != of || known.Uses >= MostUses)
         {
-            var read = ProgrammeReader.Read(text, Catalogue.Shipped, about.Profile.Unit);
-            var before = text == plan.Value.Text ? read : ProgrammeReader.Read(plan.Value.Text, Catalogue.Shipped, about.Profile.Unit);
+            var read = ProgrammeReading.Read(text, about.Practice, about.Profile.Unit);
+            var before = text == plan.Value.Text ? read : ProgrammeReading.Read(plan.Value.Text, about.Practice, about.Profile.Unit);
             var standing = Edit(before, read).StandingAt(about.Place.Id);
             known = new(
                 of, before, read, new SessionRebuild(about.Profile, about.Home, Catalogue.Shipped, about.Rules, today, read.Programme, about.Practice, standing));

@@ -7,6 +7,7 @@ using Ingegno.Core.Progression;
 using Ingegno.Core.Substitution;
 using Ingegno.Server.Clients;
 using Ingegno.Server.Log;
+using Ingegno.Server.Practices;
 using Ingegno.Storage;
 
 namespace Ingegno.Server.Desk;
@@ -102,7 +103,10 @@ internal sealed class DeskRows(
                 await reports.OfClientAsync(coach, client),
                 [.. (await conflicts.OfClientAsync(coach, client)).Select(c => new SetConflict(c.Id, c.Arrived, c.Standing, c.By, about.DayOf(c.At), c.StandingBy))],
                 [.. decided.Select(d => new Decision(d.Id, about.DayOf(d.At), d.About, d.Sentence, d.Answer, d.Undone))],
-                sent is null ? null : about.DayOf(sent.SentAt), sent?.PlanVersion),
+                sent is null ? null : about.DayOf(sent.SentAt), sent?.PlanVersion)
+            {
+                Unread = sent?.PlanVersion == plan.Version ? [] : ProgrammeReading.Unread(plan.Value.Text, about.Practice, about.Profile.Unit),
+            },
             today);
     }
 

@@ -7,9 +7,9 @@ using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Quantities;
 using Ingegno.Core.Substitution;
-using Ingegno.Formats.ProgrammeText;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Clients;
+using Ingegno.Server.Practices;
 using Ingegno.Server.Web;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -46,7 +46,7 @@ internal static class TrialEngine
         }
 
         var plan = await plans.FindAsync(coach, id);
-        var programme = ProgrammeReader.Read(plan.Value.Text, Catalogue.Shipped, about.Profile.Unit).Programme;
+        var programme = ProgrammeReading.Read(plan.Value.Text, about.Practice, about.Profile.Unit).Programme;
         var anchors = WrittenAnchors.Of(about.Profile, Catalogue.Shipped, about.Rules.For(about.Profile), programme, about.Today(clock));
         var (views, problems) = Work(form.Trials, about.Profile, about.Rules, anchors.For);
         return problems.Length > 0 ? Answers.Invalid(problems) : TypedResults.Ok(new TrialsView(views));

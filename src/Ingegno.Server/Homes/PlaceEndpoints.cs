@@ -1,11 +1,10 @@
 using System.Security.Claims;
-using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Plans;
-using Ingegno.Formats.ProgrammeText;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Clients;
 using Ingegno.Server.Plans;
+using Ingegno.Server.Practices;
 using Ingegno.Server.Web;
 using Ingegno.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -133,7 +132,7 @@ internal static class PlaceEndpoints
     private static async Task<PlaceView> ViewAsync(Case about, string coach, Storage.Plans plans, TimeProvider clock)
     {
         var plan = await plans.FindAsync(coach, about.Client.Id);
-        var programme = ProgrammeReader.Read(plan.Value.Text, Catalogue.Shipped, about.Profile.Unit).Programme;
+        var programme = ProgrammeReading.Read(plan.Value.Text, about.Practice, about.Profile.Unit).Programme;
         return PlaceView.Of(about, programme, about.Today(clock));
     }
 }

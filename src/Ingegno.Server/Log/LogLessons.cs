@@ -5,11 +5,12 @@ using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Plans;
+using Ingegno.Core.Practices;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Progression;
 using Ingegno.Core.Quantities;
 using Ingegno.Core.Substitution;
-using Ingegno.Formats.ProgrammeText;
+using Ingegno.Server.Practices;
 using Ingegno.Storage;
 using Microsoft.Data.Sqlite;
 using Microsoft.Extensions.Caching.Memory;
@@ -70,14 +71,15 @@ internal sealed partial class LogLessons(
         }
 
         var plan = (await plans.FindAsync(coach, client)).Value;
-        var rules = (await practices.FindAsync(coach)).Value.Rules;
-        return Of(client, about.Profile, rules, plan, await logs.AskedOfClientAsync(coach, client));
+        var practice = (await practices.FindAsync(coach)).Value;
+        return Of(client, about.Profile, practice, plan, await logs.AskedOfClientAsync(coach, client));
     }
 
-    private LogLesson Of(string id, ClientProfile profile, HouseRules rules, Plan plan, IReadOnlyList<AskedSet> sets)
+    private LogLesson Of(string id, ClientProfile profile, Practice practice, Plan plan, IReadOnlyList<AskedSet> sets)
     {
+        var rules = practice.Rules;
         var client = profile with { Learned = Learned.Nothing };
-        var programme = ProgrammeReader.Read(plan.Text, Catalogue.Shipped, client.Unit).Programme;
+        var programme = ProgrammeReading.Read(plan.Text, practice, client.Unit).Programme;
         var planned = plan.Sessions.SelectMany(s => s.Lines).Select(l => l.Prescription).OfType<Prescription>()
             .GroupBy(p => p.Exercise).ToDictionary(g => g.Key, g => g.First(), StringComparer.Ordinal);
         ImmutableArray<TrainedSet> trained =
@@ -86,7 +88,7 @@ internal sealed partial class LogLessons(
         ];
         // What was known by then had aged until then.
         DateOnly? begins = trained.IsEmpty ? null : trained.Min(t => t.Set.On);
-        string under = JsonSerializer.Serialize(new { client, rules, plan.Text, begins }, TradeJson.Options);
+        string under = JsonSerializer.Serialize(new { client, rules, practice.Names, plan.Text, begins }, TradeJson.Options);
         var before = _atHand.Get<AtHand>(id) is { } known && known.Case == under ? known.SoFar : null;
         var lesson = Learning.From(client, Catalogue.Shipped, WrittenAnchors.Of(client, Catalogue.Shipped, rules, programme, begins), trained, before);
         _atHand.Set(id, new AtHand(under, lesson.SoFar), new MemoryCacheEntryOptions { Size = 1, SlidingExpiration = TimeSpan.FromMinutes(MinutesAtHand) });

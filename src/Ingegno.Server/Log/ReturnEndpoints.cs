@@ -3,9 +3,9 @@ using System.Security.Claims;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Progression;
 using Ingegno.Core.Substitution;
-using Ingegno.Formats.ProgrammeText;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Clients;
+using Ingegno.Server.Practices;
 using Ingegno.Server.Web;
 using Ingegno.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -34,7 +34,7 @@ internal static class ReturnEndpoints
         }
 
         var plan = (await plans.FindAsync(coach, id)).Value;
-        var programme = ProgrammeReader.Read(plan.Text, Catalogue.Shipped, about.Profile.Unit).Programme;
+        var programme = ProgrammeReading.Read(plan.Text, about.Practice, about.Profile.Unit).Programme;
         var digest = await lessons.FindAsync(coach, id);
         return TypedResults.Ok(new ReturnView(
             ReturnToGym.Of(

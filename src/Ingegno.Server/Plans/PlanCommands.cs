@@ -3,10 +3,10 @@ using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Plans;
 using Ingegno.Core.Progression;
-using Ingegno.Formats.ProgrammeText;
 using Ingegno.Server.Clients;
 using Ingegno.Server.Log;
 using Ingegno.Storage;
+using Ingegno.Server.Practices;
 
 namespace Ingegno.Server.Plans;
 
@@ -35,7 +35,7 @@ internal sealed class PlanCommands(Database database, Cases cases, Storage.Plans
     internal static PlanBench BenchOf(Case about, DateOnly today, ClientProfile? with = null)
     {
         var profile = with ?? about.Profile;
-        return new(profile, about.Practice, Catalogue.Shipped, about.ClientPlaces, today, text => ProgrammeReader.Read(text, Catalogue.Shipped, profile.Unit).Programme);
+        return new(profile, about.Practice, Catalogue.Shipped, about.ClientPlaces, today, text => ProgrammeReading.Read(text, about.Practice, profile.Unit).Programme);
     }
 
     /// <returns>Null when the coach has no such client.</returns>

@@ -17,12 +17,22 @@ internal static class PracticeEndpoints
     {
         api.MapGet("/practice", FindAsync).WithName("getPractice");
         api.MapPut("/practice", SaveAsync).WithName("savePractice");
+        api.MapPut("/practice/names", NameAsync).WithName("nameExercise");
     }
 
     private static async Task<Ok<PracticeView>> FindAsync(ClaimsPrincipal user, Storage.Practices practices)
     {
         var found = await practices.FindAsync(user.CoachId());
         return TypedResults.Ok(new PracticeView(found.Value, found.Version));
+    }
+
+    /// <summary>Remembers what the coach means by a name, from wherever it was asked.</summary>
+    private static async Task<Results<Ok<PracticeView>, ValidationProblem, ProblemHttpResult>> NameAsync(
+        OwnName form, ClaimsPrincipal user, Storage.Practices practices)
+    {
+        var found = await practices.FindAsync(user.CoachId());
+        var practice = found.Value with { Names = [.. found.Value.Names.Where(n => !n.Typed.Equals(form.Typed, StringComparison.OrdinalIgnoreCase)), form] };
+        return await SaveAsync(new(practice, found.Version), user, practices);
     }
 
     private static async Task<Results<Ok<PracticeView>, ValidationProblem, ProblemHttpResult>> SaveAsync(

@@ -196,6 +196,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice/names": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["nameExercise"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/devices": {
         parameters: {
             query?: never;
@@ -3408,6 +3424,13 @@ export interface components {
             subject: string;
             text: string;
         };
+        /** @description What a practice calls an exercise: "my power row is the dead-stop row". */
+        OwnName: {
+            /** @description As typed, whatever the case, order of the words and shorthand. */
+            typed: string;
+            /** @description Catalogue id. */
+            exercise: string;
+        };
         /** @description One phase of a repetition, for a pacer. */
         PacePhase: {
             /** @description "lower", "hold low", "lift", "hold high". */
@@ -3771,6 +3794,8 @@ export interface components {
             marks: components["schemas"]["ReviewThresholds"];
             /** @description What the whole week is chosen by. */
             weekPrices: components["schemas"]["WeekPrices"];
+            /** @description What the coach calls exercises by, beside the trade's names. */
+            names: components["schemas"]["OwnName"][];
             /** @description Where the practice is, by its IANA name; days of clients without a zone of their own are counted in it. */
             timeZone: string;
             /** @description "EUR", "GBP"; shown before a price. */
@@ -4884,6 +4909,8 @@ export interface components {
              * @default false
              */
             isDoubt: boolean;
+            /** @description Of a name: the exercises it may mean, likeliest first; one of them written in its place settles it. */
+            meant: components["schemas"]["NamedExercise"][];
         };
         /**
          * @description Habits of a body that change choices and cues.
@@ -5765,6 +5792,39 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["PracticeView"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    nameExercise: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnName"];
             };
         };
         responses: {

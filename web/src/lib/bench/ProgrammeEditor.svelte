@@ -4,11 +4,18 @@
 	import type { Bench } from './bench.svelte';
 	import Readings from './Readings.svelte';
 	import TemplateList from './TemplateList.svelte';
+	import Underlined from './Underlined.svelte';
 
 	/** The programme as text, read as it is typed; what is not understood is told with its place. */
 	let { bench, client, ondone }: { bench: Bench; client: string; ondone: () => void } = $props();
 	let text = $state(untrack(() => bench.text));
 	let area: HTMLTextAreaElement;
+	let scrolled = $state(0);
+	let width = $state(0);
+	let trouble = $state('');
+	/** Line the caret stands on: its question is the one the keys answer. */
+	let at = $state(1);
+	const asked = $derived(bench.view.problems.find((p) => p.line === at && p.meant.length > 0));
 	let timer: ReturnType<typeof setTimeout> | undefined;
 
 	function typed() {
@@ -47,6 +54,45 @@
 		area.setSelectionRange(start, start + Math.max(1, length));
 	}
 
+	function caret() {
+		at = text.slice(0, area.selectionStart).split('\n').length;
+	}
+
+	type Question = Bench['view']['problems'][number];
+
+	/** Writes the exercise that was meant in place of the name; kept, the practice never asks again. */
+	async function mean(question: Question, meant: Question['meant'][number], always: boolean) {
+		const rows = text.split('\n');
+		const row = rows[question.line - 1] ?? '';
+		const typed = row.slice(question.column - 1, question.column - 1 + question.length);
+		trouble = '';
+		clearTimeout(timer);
+		if (always) {
+			const { error } = await api.PUT('/api/practice/names', { body: { typed, exercise: meant.exercise } });
+			if (error) {
+				trouble = 'The name could not be kept; nothing was changed. Try again.';
+				return;
+			}
+			if (text === bench.text) await bench.rebuild();
+			else await bench.retype(text);
+		} else {
+			rows[question.line - 1] =
+				row.slice(0, question.column - 1) + meant.name + row.slice(question.column - 1 + question.length);
+			text = rows.join('\n');
+			await bench.retype(text);
+		}
+		show(question.line, question.column, always ? typed.length : meant.name.length);
+	}
+
+	/** Alt with a figure answers the question of the caret's line; with Shift for good. */
+	function answered(event: KeyboardEvent): boolean {
+		const figure = /^Digit([1-9])$/.exec(event.code);
+		const meant = asked?.meant[Number(figure?.[1]) - 1];
+		if (!event.altKey || !asked || !meant) return false;
+		mean(asked, meant, event.shiftKey);
+		return true;
+	}
+
 	function lineLength(line: number): number {
 		return text.split('\n')[line - 1]?.length ?? 1;
 	}
@@ -61,17 +107,26 @@
 	<div class="flex min-h-0 flex-1 gap-5">
 		<label class="flex min-h-0 flex-1 flex-col">
 			<span class="text-soft mb-1 text-xs">Gym programme, as you would type it</span>
-			<textarea
-				bind:this={area}
-				bind:value={text}
-				oninput={typed}
-				onkeydown={(event) => {
-					if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) done();
-				}}
-				spellcheck="false"
-				class="textarea bg-base-100 min-h-40 w-full flex-1 resize-none font-sans text-[15px] leading-relaxed"
-				placeholder="Front squat 4 x 6 @ 72.5 kg, rest 3:00"
-			></textarea>
+			<span class="bg-base-100 relative flex min-h-40 flex-1 rounded-[var(--radius-field)]">
+				<Underlined {text} problems={bench.view.problems} {scrolled} {width} />
+				<textarea
+					bind:this={area}
+					bind:value={text}
+					bind:clientWidth={width}
+					oninput={typed}
+					onscroll={() => (scrolled = area.scrollTop)}
+					onselect={caret}
+					onclick={caret}
+					onkeyup={caret}
+					onkeydown={(event) => {
+						if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) done();
+						else if (answered(event)) event.preventDefault();
+					}}
+					spellcheck="false"
+					class="textarea relative w-full flex-1 resize-none bg-transparent font-sans text-[15px] leading-relaxed"
+					placeholder="Front squat 4 x 6 @ 72.5 kg, rest 3:00"
+				></textarea>
+			</span>
 		</label>
 		{#if bench.view.sessions.length > 0}
 			<div class="flex w-[370px] shrink-0 flex-col gap-2">
@@ -93,12 +148,36 @@
 						<b>line {problem.line}, column {problem.column}</b>
 						{problem.message}
 					</button>
+					{#if problem.meant.length > 0}
+						<div class="flex flex-wrap items-center gap-x-1 gap-y-0.5 py-0.5">
+							{#each problem.meant as meant, n (n)}
+								<span class="border-rule inline-flex overflow-hidden rounded border">
+									<button
+										class="hover:bg-base-200 min-h-6 px-1.5"
+										title="Write this name{asked === problem ? `, Alt ${n + 1}` : ''}"
+										onclick={() => mean(problem, meant, false)}
+										>{#if asked === problem}<kbd class="text-soft mr-1">{n + 1}</kbd>{/if}{meant.name}</button
+									>
+									<button
+										class="border-rule hover:bg-base-200 text-soft min-h-6 border-l px-1.5"
+										title="Always mean this by it{asked === problem ? `, Alt Shift ${n + 1}` : ''}"
+										onclick={() => mean(problem, meant, true)}
+										>always<span class="sr-only">: {meant.name}</span></button
+									>
+								</span>
+							{/each}
+						</div>
+					{/if}
 				</li>
 			{/each}
 		</ul>
 	{/if}
 	<div class="flex items-center gap-3">
 		<button class="btn btn-neutral btn-sm" onclick={done}>Rebuild for this home</button>
-		<span class="text-soft text-xs"><kbd>Ctrl</kbd> <kbd>Enter</kbd> does the same</span>
+		<span class="text-soft text-xs"
+			><kbd>Ctrl</kbd> <kbd>Enter</kbd> does the same{#if asked}; <kbd>Alt</kbd> with a figure answers what is
+				asked of this line, with <kbd>Shift</kbd> for good{/if}</span
+		>
+		{#if trouble}<span role="alert" class="text-accent text-[13px]">{trouble}</span>{/if}
 	</div>
 </div>

@@ -2,7 +2,7 @@
 	import type { RebuiltLine } from '$lib/api/client';
 
 	/** One line as typed, with what it asks of this client. */
-	let { line }: { line: RebuiltLine } = $props();
+	let { line, unread }: { line: RebuiltLine; unread: string[] } = $props();
 	const written = $derived(line.written);
 	const tag = $derived(
 		written.group ? written.group + (written.placeInGroup || '') : line.role === 'main' ? 'main' : ''
@@ -20,6 +20,14 @@
 		>{/if}{written.exerciseName}
 </div>
 <div class="truncate" title={written.text}>{rest}</div>
+{#if unread.length > 0}
+	<div
+		class="decoration-accent mt-0.5 w-fit text-xs underline decoration-wavy underline-offset-2"
+		title={unread.join(' ')}
+	>
+		not wholly read<span class="sr-only">: {unread.join(' ')}</span>
+	</div>
+{/if}
 {#if line.intent}
 	<div class="text-soft mt-1 text-xs">
 		asks {Math.round(line.intent.effective)} effective {Math.round(line.intent.effective) === 1

@@ -3,6 +3,7 @@
 	import { untrack } from 'svelte';
 	import { api, ask, messageOf, type HouseRules, type Practice } from '$lib/api/client';
 	import NumberRows from '$lib/practice/NumberRows.svelte';
+	import OwnNames from '$lib/practice/OwnNames.svelte';
 	import SchoolList from '$lib/practice/SchoolList.svelte';
 	import BanList from '$lib/client/BanList.svelte';
 	import NumberField from '$lib/home/NumberField.svelte';
@@ -28,6 +29,7 @@
 	const names = $derived(
 		new Map(data.catalogue.filter((e) => e.setting !== 'gym').map((e) => [e.id, e.name]))
 	);
+	const everyName = $derived(new Map(data.catalogue.map((e) => [e.id, e.name])));
 	const rules = $derived(practice.rules);
 
 	/** Changes follow each other in line; a refused one leaves what was saved. */
@@ -170,6 +172,7 @@
 					onpick={(zone) => change({ timeZone: zone ?? 'UTC' })}
 				/>
 			</div>
+			<OwnNames own={practice.names} names={everyName} onchange={(own) => change({ names: own })} />
 			<h2 class="mt-5 mb-1 flex items-center gap-2 text-[16px]">
 				Prices in
 				<input

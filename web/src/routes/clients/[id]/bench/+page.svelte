@@ -197,7 +197,14 @@
 					class="border-rule grid min-h-[96px] cursor-pointer grid-cols-[232px_212px_1fr] border-t"
 					onclick={() => (at = i)}
 				>
-					<div class="min-w-0 px-4 py-2"><WrittenCell line={l} /></div>
+					<div class="min-w-0 px-4 py-2">
+						<WrittenCell
+							line={l}
+							unread={bench.view.problems
+								.filter((p) => !p.isDoubt && p.line === l.written.textLine)
+								.map((p) => p.message)}
+						/>
+					</div>
 					<div class="px-1 py-1.5">
 						{#if l.chosen?.bridge}
 							<Beam bridge={l.chosen.bridge} range={l.chosen.givenRange} />

@@ -1,0 +1,27 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Practices;
+using Ingegno.Formats.ProgrammeText;
+
+namespace Ingegno.Server.Practices;
+
+/// <summary>Reads programmes with the names a practice has for exercises, the same way everywhere.</summary>
+internal static class ProgrammeReading
+{
+    internal static ReadProgramme Read(string text, Practice practice, MassUnit unit) =>
+        ProgrammeReader.Read(text, Catalogue.Shipped, unit, NameReader.Shipped.Knowing(practice.Names));
+
+    /// <summary>What nobody could read in it, a sentence each; what is only asked after is none of it.</summary>
+    internal static ImmutableArray<string> Unread(string text, Practice practice, MassUnit unit)
+    {
+        string[] lines = text.ReplaceLineEndings("\n").Split('\n');
+        return
+        [
+            .. from problem in Read(text, practice, unit).Problems
+               where !problem.IsDoubt && problem.Line <= lines.Length && lines[problem.Line - 1].Length >= problem.Column
+               let typed = lines[problem.Line - 1][(problem.Column - 1)..]
+               select $"Line {problem.Line}, \"{typed[..Math.Min(problem.Length, typed.Length)].Trim()}\": {problem.Message}",
+        ];
+    }
+}
