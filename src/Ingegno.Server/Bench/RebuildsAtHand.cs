@@ -5,9 +5,9 @@ using Ingegno.Core.Quantities;
 using Ingegno.Core.Substitution;
 using Ingegno.Formats.ProgrammeText;
 using Ingegno.Server.Clients;
+using Ingegno.Server.Practices;
 using Ingegno.Storage;
 using Microsoft.Extensions.Caching.Memory;
-using Ingegno.Server.Practices;
 
 namespace Ingegno.Server.Bench;
 

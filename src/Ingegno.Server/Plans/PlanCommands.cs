@@ -5,8 +5,8 @@ using Ingegno.Core.Plans;
 using Ingegno.Core.Progression;
 using Ingegno.Server.Clients;
 using Ingegno.Server.Log;
-using Ingegno.Storage;
 using Ingegno.Server.Practices;
+using Ingegno.Storage;
 
 namespace Ingegno.Server.Plans;
 
