@@ -41,13 +41,14 @@ public enum NameModifier
 /// <param name="Words">A word and what it stands for, in one or more words.</param>
 /// <param name="Phrases">Words in a row and what they stand for, after the words were written out.</param>
 /// <param name="Calls">A name and the id of the exercise it means.</param>
+/// <param name="Near">The name of an exercise the catalogue lacks, and the id of the one it is read as: said and asked after.</param>
 /// <param name="Small">Words that tell nothing.</param>
 internal sealed record GymWords(
-    FrozenDictionary<string, string> Words, FrozenDictionary<string, string> Phrases, FrozenDictionary<string, string> Calls, FrozenSet<string> Small,
+    FrozenDictionary<string, string> Words, FrozenDictionary<string, string> Phrases, FrozenDictionary<string, string> Calls, FrozenDictionary<string, string> Near, FrozenSet<string> Small,
     FrozenDictionary<string, NameModifier> Modifiers)
 {
     private sealed record File(
-        Dictionary<string, string> Words, Dictionary<string, string> Phrases, Dictionary<string, string> Calls, ImmutableArray<string> Small,
+        Dictionary<string, string> Words, Dictionary<string, string> Phrases, Dictionary<string, string> Calls, Dictionary<string, string> Near, ImmutableArray<string> Small,
         Dictionary<string, NameModifier> Modifiers);
 
     internal static GymWords Shipped { get; } = Read();
@@ -58,6 +59,6 @@ internal sealed record GymWords(
         var file = JsonSerializer.Deserialize<File>(stream, TradeJson.Options)!;
         return new(
             file.Words.ToFrozenDictionary(StringComparer.Ordinal), file.Phrases.ToFrozenDictionary(StringComparer.Ordinal), file.Calls.ToFrozenDictionary(StringComparer.Ordinal),
-            file.Small.ToFrozenSet(StringComparer.Ordinal), file.Modifiers.ToFrozenDictionary(StringComparer.Ordinal));
+            file.Near.ToFrozenDictionary(StringComparer.Ordinal), file.Small.ToFrozenSet(StringComparer.Ordinal), file.Modifiers.ToFrozenDictionary(StringComparer.Ordinal));
     }
 }

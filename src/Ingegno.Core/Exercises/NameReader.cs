@@ -50,7 +50,7 @@ public sealed class NameReader
     private readonly Catalogue _catalogue;
     private readonly GymWords _words = GymWords.Shipped;
     private readonly FrozenDictionary<string, Exercise> _byWords;
-    private readonly FrozenDictionary<string, Exercise> _byBag;
+    private readonly FrozenDictionary<string, Exercise> _byBag, _near;
     private readonly FrozenSet<string> _vocabulary;
     private readonly FrozenDictionary<string, Exercise> _own = FrozenDictionary<string, Exercise>.Empty;
 
@@ -72,12 +72,13 @@ public sealed class NameReader
         _byBag = names.GroupBy(p => Bag(p.Key.Split(' ')), StringComparer.Ordinal)
             .Where(g => g.Select(p => p.Value.Id).Distinct().Count() == 1)
             .ToFrozenDictionary(g => g.Key, g => g.First().Value, StringComparer.Ordinal);
-        _vocabulary = names.Keys.SelectMany(k => k.Split(' ')).Concat(_words.Modifiers.Keys).Where(w => w.Length >= OneSlip).ToFrozenSet(StringComparer.Ordinal);
+        _near = _words.Near.ToFrozenDictionary(n => Bag(WordsOf(n.Key)), n => catalogue[n.Value], StringComparer.Ordinal);
+        _vocabulary = names.Keys.Concat(_words.Near.Keys).SelectMany(k => k.Split(' ')).Concat(_words.Modifiers.Keys).Where(w => w.Length >= OneSlip).ToFrozenSet(StringComparer.Ordinal);
     }
 
     private NameReader(NameReader shipped, IEnumerable<OwnName> own)
     {
-        (_catalogue, _byWords, _byBag, _vocabulary) = (shipped._catalogue, shipped._byWords, shipped._byBag, shipped._vocabulary);
+        (_catalogue, _byWords, _byBag, _near, _vocabulary) = (shipped._catalogue, shipped._byWords, shipped._byBag, shipped._near, shipped._vocabulary);
         _own = own.Where(n => _catalogue.Find(n.Exercise) is not null)
             .GroupBy(n => Bag(WordsOf(n.Typed)), StringComparer.Ordinal)
             .Where(g => g.Key.Length > 0)
@@ -106,6 +107,11 @@ public sealed class NameReader
         if (words.Length == 0)
         {
             return null;
+        }
+
+        if (_near.GetValueOrDefault(Bag(words)) is { } near)
+        {
+            return new(near, NameSureness.Guessed, [], []);
         }
 
         return Of(words) ?? (Mended(words) is { } mended && Of(mended) is { } slipped ? slipped with { Sureness = NameSureness.Guessed } : Alike(words));

@@ -1,3 +1,4 @@
+using Ingegno.Core.Anatomy;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 
@@ -5,7 +6,8 @@ namespace Ingegno.Core.Safety;
 
 /// <summary>
 /// Whom supported versions come first for: over sixty-five (a client noted as over sixty counts as seventy), untrained, or over 110 kg. No jumps, no
-/// landings, nothing that stands on one bent leg or presses on one arm, and the floor push-up only once an easier one was done (common practice).
+/// landings, nothing that stands on one bent leg or presses on one arm, and the floor push-up, or walking on the hands, only
+/// once an easier push-up was done (common practice).
 /// </summary>
 public static class CarefulStart
 {
@@ -31,12 +33,18 @@ public static class CarefulStart
             : StandsOnOneBentLeg(exercise) ? $"all of the body on one bent leg: not for clients {why} yet"
             : exercise.Pattern == Pattern.HorizontalPress && exercise.Sides == Sides.OneAtATime && exercise.Load.Body == BodyModel.PushUp
                 ? $"a push-up on one arm: not for clients {why} yet"
+            : WalksOnHands(exercise) && !HasEarned(client) ? $"the body on moving hands waits until a push-up at a counter, the wall or on the knees was logged: {why}"
             : IsFloorPushUp(exercise) && !HasEarned(client) ? $"the floor push-up waits until one at a counter, the wall or on the knees was logged: {why}"
             : null;
     }
 
     private static bool StandsOnOneBentLeg(Exercise exercise) =>
         exercise is { Pattern: Pattern.Squat, Load.Body: BodyModel.OneLeg, Line: LineOfForce.AlongTheSpine };
+
+    /// <summary>Trunk work in which hands that move carry the body.</summary>
+    private static bool WalksOnHands(Exercise exercise) =>
+        exercise is { Pattern: Pattern.TrunkBrace or Pattern.TrunkFlexion, Kind: MovementKind.Compound, Holds.IsEmpty: true }
+        && exercise.Joints.Any(j => j is { Joint: Joint.Wrist, Level: >= 2 }) && exercise.Joints.Any(j => j is { Joint: Joint.Shoulder, Level: >= 2 });
 
     /// <summary>Hands and toes on the floor.</summary>
     private static bool IsFloorPushUp(Exercise exercise) =>

@@ -93,6 +93,7 @@ internal static partial class GymPhrases
         Of(@"(?<low>\d{1,3})\s+(?=\p{L}[\p{L} -]*\bin total\s*$)", m => [Total(m)]),
         // "Plank 45s", "Push-ups x 20": one set.
         Of(@"(?<low>\d{1,3})\s*(?<unit>seconds?|secs?|s)\s*$", m => [Sets(m)]),
+        Of(@"(?<low>\d{2,4})\s*(?<unit>metres?|meters?|m)\s*$", m => [Sets(m)]),
         Of(@"[x×]\s*(?<low>\d{1,3})\s*$", m => [Sets(m)]),
         // "Plank 1 min", "Rucksack walk 20 min", "4 trips": one set.
         Of(@"(?<low>\d{1,3})\s*(?<unit>minutes?\b|mins?\b|trips?\b|lengths?\b)(?!\s*(?:rest|between|on\b|off\b))", m => [Sets(m)]),
