@@ -144,7 +144,7 @@ public static class DoseSearch
         foreach (int sets in space.Sets)
         {
             double setsPrice = (sets - space.Sets[0]) * MeasurePrice.AddedSet;
-            double open = Math.Max(0, intent.Effective - line.MostEffective(sets));
+            double open = Math.Max(0, line.Asked - line.MostEffective(sets));
             foreach (var form in step.Beyond ? space.Forms : [space.Forms[0]])
             {
                 double formPrice = form == space.Forms[0] ? 0 : MeasurePrice.OfForm(form) * written;

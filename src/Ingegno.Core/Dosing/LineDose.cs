@@ -65,8 +65,15 @@ public sealed class LineDose
 
         double lastLeaves = _reserveWanted > EasyReserve ? _leastReserve : Math.Max(_leastReserve, _reserveWanted - ReserveRounding);
         double straight = ((sets - 1) * (SetForecast.EffectiveSpan - _leastReserve)) + SetForecast.EffectiveSpan - lastLeaves;
-        return Math.Max(straight, _intent.Effective);
+        return Math.Max(straight, Asked);
     }
+
+    /// <summary>
+    /// Effective repetitions to be met: those of the gym line, and of a line whose gym sets left much those of sets that leave the most a set
+    /// at home may leave.
+    /// </summary>
+    public double Asked => _intent.Cap is not null ? _intent.Effective
+        : Math.Max(_intent.Effective, SetForecast.Credit(_intent.Equivalent) * _intent.Repetitions.Length * Math.Max(0, SetForecast.EffectiveSpan - _reserveWanted));
 
     /// <summary>Written counts in their proportion, the last set so many; further sets like the last.</summary>
     public SetPlan Plan(DoseMake make, int last)
@@ -118,10 +125,10 @@ public sealed class LineDose
     public ScoredPlan Scored(SetPlan plan, double price)
     {
         var end = SetForecast.EndOf(SeriesOf(plan));
-        double scored = Math.Min(end.Effective, plan.Form == SetForm.RestPause ? _intent.Effective : double.PositiveInfinity);
+        double scored = Math.Min(end.Effective, plan.Form == SetForm.RestPause ? Asked : double.PositiveInfinity);
         return new(
             plan,
-            Math.Max(0, _intent.Effective - scored) + price,
+            Math.Max(0, Asked - scored) + price,
             SetForecast.Credit(Equivalent) * scored,
             IsPossible(plan));
     }

@@ -1,3 +1,4 @@
+using Ingegno.Core.Anatomy;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Quantities;
@@ -18,11 +19,20 @@ internal static class CareLeanings
     internal static int SoreFrom(Exercise e, ClientProfile client) =>
         e.Joints.Where(j => client.PainAt(j.Joint) >= PainHold.Holds).Select(j => j.Level).DefaultIfEmpty(0).Max();
 
+    /// <summary>Flat on the floor: with the shoulders on a seat the back is up.</summary>
+    private static bool LiesOnBack(Exercise e) =>
+        e.Poses is { Support: PoseSupport.Back } || (e.Poses is { Support: PoseSupport.ShouldersAndFeet } && e.Fixtures.All(f => f.Role != FixtureRole.ShouldersRaised));
+
     internal static IEnumerable<Leaning> On(Exercise e, ClientProfile client)
     {
         if (CarefulStart.For(client) is not null && e.Fixtures.Any(f => f.Role is FixtureRole.Seat or FixtureRole.Grip or FixtureRole.Support or FixtureRole.Hands))
         {
             yield return new("Supported first", Supported);
+        }
+
+        if (client.Health.Answers.Any(a => a is { Applies: true, Question: HealthQuestion.Pregnancy }) && LiesOnBack(e))
+        {
+            yield return new("Pregnant: not long on the back, so behind what is done otherwise", PerStep);
         }
 
         foreach (var stress in e.Joints.Where(j => client.PainAt(j.Joint) >= PainHold.Holds))

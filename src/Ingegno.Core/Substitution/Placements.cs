@@ -26,7 +26,7 @@ internal static class Placements
     {
         if (fixture.Kind == FixtureKind.Wall)
         {
-            return new([new PlacedFixture(need.Role, fixture, fixture.Height)], null);
+            return new([new PlacedFixture(need.Role, fixture, fixture.Height), .. Lower(fixture, need, client)], null);
         }
 
         if (need.Zone is { } zone)
@@ -42,6 +42,12 @@ internal static class Placements
 
         return AtHeight(fixture, partner, need, client, home);
     }
+
+    /// <summary>The further back the feet, the lower the hands on a wall: half way to the lowest that still holds them, and there.</summary>
+    private static IEnumerable<PlacedFixture> Lower(Fixture wall, FixtureNeed need, ClientProfile client) =>
+        need.HighestOfStature.Fraction >= 1 ? []
+        : new[] { (need.LowestOfStature.Fraction + need.HighestOfStature.Fraction) / 2, need.LowestOfStature.Fraction }
+            .Select(part => new PlacedFixture(need.Role, wall, Length.FromCentimetres(Math.Round((client.Stature * part).Centimetres))));
 
     private static Found Anchored(Fixture fixture, AnchorZone zone, FixtureNeed need, ClientProfile client)
     {

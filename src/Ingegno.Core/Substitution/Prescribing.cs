@@ -41,7 +41,7 @@ internal static class Prescribing
             Purpose = line.Purpose,
             Geometry = candidate.SetUp.Geometry,
             Supports = [.. candidate.SetUp.Placed.Where(p => p.Fixture.Kind != Homes.FixtureKind.Wall).SelectMany(Supporting)],
-            Placement = [.. candidate.SetUp.Placed.Where(p => p.Fixture.Kind != Homes.FixtureKind.Wall).Select(PlacementInWords), .. FeetInWords(candidate.SetUp)],
+            Placement = [.. candidate.SetUp.Placed.Where(IsTold).Select(PlacementInWords), .. FeetInWords(candidate.SetUp)],
             SetUp = exercise.SetUp,
             Cues = [.. Told(dose, exercise), .. exercise.Cues, .. Shifted(written, exercise), .. candidate.Leanings.Select(l => l.Cue).OfType<string>(), .. FormFirst(line), .. LeftToTheDay(line)],
             Cautions = exercise.Cautions,
@@ -62,7 +62,7 @@ internal static class Prescribing
     {
         Geometry = setUp.Geometry,
         Supports = [.. setUp.Placed.Where(p => p.Fixture.Kind != Homes.FixtureKind.Wall).SelectMany(Supporting)],
-        Placement = [.. setUp.Placed.Where(p => p.Fixture.Kind != Homes.FixtureKind.Wall).Select(PlacementInWords), .. FeetInWords(setUp)],
+        Placement = [.. setUp.Placed.Where(IsTold).Select(PlacementInWords), .. FeetInWords(setUp)],
     };
 
     /// <summary>Where effort ends the set at home as it was written to, the count is what the forecast expects.</summary>
@@ -121,6 +121,9 @@ internal static class Prescribing
         }
     }
 
+    /// <summary>A wall is everywhere: only where on it needs saying.</summary>
+    private static bool IsTold(PlacedFixture placed) => placed.Fixture.Kind != Homes.FixtureKind.Wall || placed.Height < placed.Fixture.Height;
+
     private static string PlacementInWords(PlacedFixture placed)
     {
         string role = placed.Role switch
@@ -131,7 +134,7 @@ internal static class Prescribing
         };
         string where = placed.Partner is { } partner ? $"{placed.Fixture.Name} and {partner.Name}" : placed.Fixture.Name;
         string note = placed.Note is null ? "" : $" ({placed.Note})";
-        return $"{role}: {where}, {placed.Fixture.Height}{note}";
+        return $"{role}: {where}, {(placed.Fixture.Kind == Homes.FixtureKind.Wall ? placed.Height : placed.Fixture.Height)}{note}";
     }
 
     private static IEnumerable<string> FeetInWords(SetUp setUp)
