@@ -1,6 +1,7 @@
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Loads;
 using Ingegno.Core.Quantities;
 using Ingegno.Core.Safety;
 using Ingegno.Core.Substitution;
@@ -42,6 +43,23 @@ public class PlacementTests
         Find("two-chair-dip", new Home { Fixtures = [one, other] }).SetUps.ShouldNotBeEmpty();
         Find("two-chair-dip", new Home { Fixtures = [one, other with { Check = null }] }).SetUps.ShouldBeEmpty();
         Find("two-chair-dip", new Home { Fixtures = [one, People.Fixture(FixtureKind.Chair, 0.50, check: People.Passed)] }).SetUps.ShouldBeEmpty();
+    }
+
+    /// <summary>A wall is a ladder: the further back the feet, the lower the hands and the more of the body they carry. Where on it is said.</summary>
+    [Fact]
+    public void Feet_further_from_the_wall_load_a_wall_push_up_more()
+    {
+        var setUps = Find("wall-push-up", new Home()).SetUps.OrderByDescending(s => s.Placed[0].Height).ToArray();
+        setUps.Length.ShouldBe(3);
+        double[] shares = [.. setUps.Select(s => Resistance.BodyMoved(People.Exercise("wall-push-up").Load, People.Man, s.Geometry).Fraction)];
+        shares.ShouldBeInOrder();
+        (shares[^1] / shares[0]).ShouldBeInRange(1.5, 4);
+        setUps[^1].Placed[0].Height.Metres.ShouldBe(People.Man.Stature.Metres * 0.6, 0.006);
+        var line = new Member(People.Man with { Level = Ingegno.Core.Clients.Level.Beginner, BodyMass = Mass.FromKilograms(130), Lifts = [] }, new Home()).Line("chest-press-machine", 3, 10);
+        var given = line.Chosen!.Prescription;
+        given.Exercise.ShouldBe("wall-push-up");
+        given.Placement.ShouldHaveSingleItem().ShouldStartWith("Hands: Wall, ");
+        given.Reserve!.Value.ShouldBeLessThanOrEqualTo(5);
     }
 
     /// <summary>A band's anchor bears the pull at its longest, 1.3 times when moving.</summary>

@@ -24,6 +24,20 @@ public class StandInPropertyTests
     private static readonly Gen<(int Member, int Line, int Count, int Kit)> Cases = Gen.Select(
         Gen.Int[0, Members.Length - 1], Gen.Int[0, Gym.Length - 1], Gen.Int[4, 14], Gen.Int[0, More.Length - 1]);
 
+    /// <summary>A heavy line that leaves much in the gym is not done lightly at home: a load that is missing is made up to four left, or it is said.</summary>
+    [Fact]
+    public void A_line_by_percent_ends_near_failure_where_a_stand_in_can() =>
+        Gen.Select(Gen.Int[0, Members.Length - 1], Gen.Int[60, 85], Gen.Int[4, 8]).Sample(
+            (who, percent, count) =>
+            {
+                var line = Members[who].Line("back-squat", 4, count, intensity: new(Percent: Share.Of(percent / 100.0)));
+                if (line.Chosen is { Class: < CandidateClass.OutsideZone, Prescription.Reserve: { } left })
+                {
+                    left.ShouldBeLessThanOrEqualTo(5.5, $"{Members[who].Client.Name}: {line.Chosen.Prescription.Name} {line.Chosen.Prescription.CountInWords}");
+                }
+            },
+            iter: 60);
+
     [Fact]
     public void More_in_the_home_never_makes_the_class_of_a_line_worse() => Cases.Sample(
         c =>
