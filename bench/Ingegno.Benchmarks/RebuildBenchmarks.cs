@@ -87,6 +87,14 @@ public class RebuildBenchmarks
         _prepared.Rebuild(_oneLine, []);
     }
 
+    private static readonly string[] Typed =
+    [
+        "Squat 1x5 @ 100 kg, then 3x8 @ 80 kg", "DB bnech press 3 sets of 10 @ 2x12 kg", "SL RDL 3x8/side, 3 s down", "Paused goblet squat 3x8 + 5 pulses",
+        "Curl / triceps pushdown 3x12", "Power thing 3x8", "3 rounds: 10 push-ups, 15 squats, plank 30 s", "Bench 5/3/1+ @ 75/85/95 %", "Chins 4x6 RPE 8 rest 2-3 min", "- [x] Lat PD 3x10",
+    ];
+
+    private static readonly string Long = string.Join('\n', Enumerable.Range(0, 300).Select(i => Typed[i % Typed.Length]));
+
     [Benchmark(Baseline = true)]
     public int Session()
     {
@@ -110,4 +118,8 @@ public class RebuildBenchmarks
 
     [Benchmark]
     public int ReadText() => ProgrammeReader.Read(Text, Catalogue.Shipped, _client.Unit).Programme.Sessions.Length;
+
+    /// <summary>As much as one paste may hold, in coaches' words, slips included: read anew at every pause of the typing.</summary>
+    [Benchmark]
+    public int ReadThreeHundredLines() => ProgrammeReader.Read(Long, Catalogue.Shipped, _client.Unit).Problems.Length;
 }

@@ -73,7 +73,7 @@ public sealed class LineDose
     /// at home may leave.
     /// </summary>
     public double Asked => _intent.Cap is not null ? _intent.Effective
-        : Math.Max(_intent.Effective, SetForecast.Credit(_intent.Equivalent) * _intent.Repetitions.Length * Math.Max(0, SetForecast.EffectiveSpan - _reserveWanted));
+        : Math.Max(_intent.Effective, SetForecast.Credit(_intent.Equivalent) * _intent.Reserves.Sum(left => Math.Max(0, SetForecast.EffectiveSpan - Math.Clamp(left, _leastReserve, MostLeft))));
 
     /// <summary>Written counts in their proportion, the last set so many; further sets like the last.</summary>
     public SetPlan Plan(DoseMake make, int last)

@@ -165,6 +165,8 @@ public class DoseEnumerationTests
         double effective = equivalent < SetForecast.FullCredit
             ? sets.Sum(s => SetForecast.Effective(s.Planned, s.ToFailure, SetForecast.FullCredit))
             : sets.Sum(s => s.Effective);
-        return Math.Max(0, c.Intent.Effective - effective) + price;
+        // A gym set that left much still asks at home for a set that leaves four, less the half it is rounded by.
+        double asked = Math.Max(c.Intent.Effective, c.Intent.Reserves.Sum(left => SetForecast.Credit(c.Intent.Equivalent) * (5 - Math.Clamp(left, least, 3.5))));
+        return Math.Max(0, asked - effective) + price;
     }
 }
