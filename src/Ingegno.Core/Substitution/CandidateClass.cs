@@ -51,6 +51,9 @@ public readonly record struct StandIn(CandidateClass Class, double Off)
     /// <summary>Dosed by feel, and not at all: nothing is known to be in the zone (common practice).</summary>
     private const double ByFeel = 0.3, ByItsLog = 0.5;
 
+    /// <summary>Under a fifth of the maximum nothing is trained but the movement (common practice).</summary>
+    private const double MovementAlone = 0.4;
+
     /// <summary>A growth or strength line ends with so many left at most, and one that asked for none is not off with two (common practice).</summary>
     private const double MostAsked = 4, FewestAsked = 2;
 
@@ -98,7 +101,9 @@ public readonly record struct StandIn(CandidateClass Class, double Off)
             return new(exercise.Id == written.Id ? CandidateClass.AsWritten : InZone(written, exercise, setUp, dose, role), techniques * PlainFirst);
         }
 
-        return new(IsSameMovement(written, exercise) && left < FarFromFailure ? CandidateClass.OutsideZone : ByAnother(written, exercise), off);
+        // Far too light, but the movement itself: easy repetitions of it come before an imitation without a load.
+        bool movementAlone = IsSameMovement(written, exercise) && dose.Equivalent < Effort.SetForecast.HalfCredit;
+        return new(IsSameMovement(written, exercise) && left < FarFromFailure ? CandidateClass.OutsideZone : ByAnother(written, exercise), movementAlone ? Math.Min(off, MovementAlone) : off);
     }
 
     private static CandidateClass InZone(Exercise written, Exercise exercise, SetUp setUp, Dose? dose, Role role)

@@ -401,8 +401,22 @@ public sealed partial class SessionRebuild
     private IReadOnlyList<Candidate> AddedTo(Exercise written, Intent? intent, Role role, Candidate chosen, Func<string, bool> isDoneAnyway) =>
         Pairs.Wanted(written, chosen)
             ? Pairs.Added(
-                written, chosen, _search.For(written, intent, role, _ => DoseWish.None, e => Pairs.MayHelp(written, e) && !isDoneAnyway(e.Id), worthNaming: 0, wanted: Pairs.Looked).Candidates)
+                written, chosen, _search.For(written, Beside(intent), role, _ => DoseWish.None, e => Pairs.MayHelp(written, e) && !isDoneAnyway(e.Id), worthNaming: 0, wanted: Pairs.Looked).Candidates)
             : [];
+
+    /// <summary>Repetitions, and the demand that goes with them, of what is done at once behind a heavy line: nobody raises or curls in fives (common practice).</summary>
+    private const int RepetitionsBeside = 10;
+
+    private static readonly Demand DemandBeside = Demand.Of(0.70);
+
+    /// <summary>A second exercise behind a heavy one is accessory work.</summary>
+    private static Intent? Beside(Intent? intent) =>
+        intent is null || intent.Repetitions.Min() >= RepetitionsBeside - 2 ? intent
+        : intent with
+        {
+            Repetitions = [.. intent.Repetitions.Select(_ => RepetitionsBeside)],
+            Equivalent = intent.Equivalent > DemandBeside ? DemandBeside : intent.Equivalent,
+        };
 
     private LineCloseness ClosenessOf(Exercise written, Intent intent, Candidate chosen)
     {
