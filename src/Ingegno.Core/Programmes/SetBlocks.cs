@@ -11,7 +11,7 @@ public static class SetBlocks
     /// <summary>The blocks in order; the line itself where all its sets are alike.</summary>
     public static ImmutableArray<WrittenLine> Of(WrittenLine line)
     {
-        if (line.Sets.All(s => !s.HasOwn))
+        if (!line.IsInBlocks)
         {
             return [line];
         }

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Programmes;
@@ -38,6 +39,10 @@ public sealed record WrittenLine
 
     /// <summary>One entry a set; never empty.</summary>
     public required ImmutableArray<SetTarget> Sets { get; init; }
+
+    /// <summary>Sets of it are written with loads or efforts of their own: <see cref="SetBlocks"/>.</summary>
+    [JsonIgnore]
+    public bool IsInBlocks => Sets.Any(s => s.HasOwn);
 
     /// <summary>Of the sets the last so many are left to the day: one of "2-3 x 10".</summary>
     public int OptionalSets { get; init; }

@@ -77,20 +77,20 @@ public sealed record TrainedSession(string Title, ImmutableArray<TrainedLine> Gy
     /// <summary>A rebuilt session read for what it trains.</summary>
     public static TrainedSession Of(RebuiltSession session, Catalogue catalogue) => new(
         session.Title,
-        [.. session.Lines.Select(l => InTheGym(l, catalogue)).OfType<TrainedLine>()],
+        [.. session.Lines.SelectMany(l => l.GymBlocks().Select(b => InTheGym(l, b, catalogue))).OfType<TrainedLine>()],
         [.. session.Lines.SelectMany(l => AtHome(l, catalogue))],
         session.Whole);
 
-    private static TrainedLine? InTheGym(RebuiltLine line, Catalogue catalogue)
+    private static TrainedLine? InTheGym(RebuiltLine line, GymBlock block, Catalogue catalogue)
     {
         if (line.Written.Exercise is not { } id || catalogue.Find(id) is not { } exercise)
         {
             return null;
         }
 
-        var written = line.Written;
+        var (written, gym) = (block.Written, block.Intent);
         var kind = written.Sets[0].Kind;
-        ImmutableArray<int> counts = line.Intent?.Repetitions ?? [.. written.Sets.SelectMany(s => s.Planned)];
+        ImmutableArray<int> counts = gym?.Repetitions ?? [.. written.Sets.SelectMany(s => s.Planned)];
         return new TrainedLine
         {
             Number = written.Number,
@@ -103,9 +103,9 @@ public sealed record TrainedSession(string Title, ImmutableArray<TrainedLine> Gy
             PerSide = written.PerSide || exercise.Sides == Sides.OneAtATime,
             Each = Duration.FromSeconds(kind.IsRepetitions() ? (written.Tempo ?? Tempo.Reference).Seconds : kind.SecondsEach()),
             Rest = written.Rest ?? HouseRules.UsualRest(counts[0]),
-            Demand = line.Intent?.Demand,
-            Equivalent = line.Intent?.Equivalent,
-            Forecast = line.Intent is { } intent
+            Demand = gym?.Demand,
+            Equivalent = gym?.Equivalent,
+            Forecast = gym is { } intent
                 ? [.. intent.Repetitions.Select((planned, i) => Set(planned, planned + Left(written, intent, i), intent.Equivalent))]
                 : [],
         };

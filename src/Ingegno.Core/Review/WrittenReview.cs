@@ -24,16 +24,25 @@ public static class WrittenReview
         var sessions = read.Select(s => TrainedSession.Of(s, catalogue)).Select(s => s with { Home = s.Gym, Length = LengthOf(s.Gym) });
         return ProgrammeReview.Of([.. sessions], [.. read.SelectMany(s => s.Lines)], client, catalogue, block, marks);
 
-        RebuiltLine Read(WrittenLine line, WrittenSession session, bool first) =>
-            line.Exercise is { } id && catalogue.Find(id) is { } exercise
-                ? new RebuiltLine
-                {
-                    Written = line,
-                    Outcome = LineOutcome.Unchanged,
-                    Role = Roles.Of(exercise, line, first),
-                    Intent = IntentReading.Read(line, exercise, client, anchors.For(exercise), rules, Supersets.Partners(line, session)),
-                }
-                : new RebuiltLine { Written = line, Outcome = LineOutcome.Unknown, Role = Role.Secondary };
+        RebuiltLine Read(WrittenLine line, WrittenSession session, bool first)
+        {
+            if (line.Exercise is not { } id || catalogue.Find(id) is not { } exercise)
+            {
+                return new RebuiltLine { Written = line, Outcome = LineOutcome.Unknown, Role = Role.Secondary };
+            }
+
+            return new RebuiltLine
+            {
+                Written = line,
+                Outcome = LineOutcome.Unchanged,
+                Role = Roles.Of(exercise, line, first),
+                Intent = Asked(line),
+                Blocks = line.IsInBlocks ? [.. SetBlocks.Of(line).Select(b => new GymBlock(b, Asked(b)))] : [],
+            };
+
+            Intent? Asked(WrittenLine block) =>
+                IntentReading.Read(block, exercise, client, anchors.For(exercise), rules, Supersets.Partners(line, session));
+        }
     }
 
     /// <summary>Work, rests and a change of exercise a line; the rest after the very last set falls away.</summary>

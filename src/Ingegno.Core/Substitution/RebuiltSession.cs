@@ -38,6 +38,9 @@ public sealed record LineChoice(
             && settled == new LineChoice(0, "") ? null : settled;
 }
 
+/// <summary>Sets of a written line that are alike, and what they ask in the gym; null where it cannot be told.</summary>
+public sealed record GymBlock(WrittenLine Written, Intent? Intent);
+
 /// <summary>What became of a written line.</summary>
 public enum LineOutcome
 {
@@ -144,12 +147,20 @@ public sealed record RebuiltLine
 
     public required Role Role { get; init; }
 
+    /// <summary>What it asks; of several blocks of sets the first.</summary>
     public Intent? Intent { get; init; }
+
+    /// <summary>The blocks of a line whose sets have loads of their own; empty for most lines.</summary>
+    [JsonIgnore]
+    public ImmutableArray<GymBlock> Blocks { get; init; } = [];
+
+    /// <summary>All it asks in the gym, a block of like sets at a time.</summary>
+    public ImmutableArray<GymBlock> GymBlocks() => Blocks.IsEmpty ? [new(Written, Intent)] : Blocks;
 
     /// <summary>The alternative in force; null for unknown lines and where nothing is possible.</summary>
     public Alternative? Chosen { get; init; }
 
-    /// <summary>Done back to back with the chosen one, where it covers too little alone; empty for most lines.</summary>
+    /// <summary>Done back to back with the chosen one where it covers too little alone, or the further blocks of sets with loads of their own; empty for most lines.</summary>
     public ImmutableArray<Alternative> Added { get; init; } = [];
 
     /// <summary>Share of the written exercise's muscles that is covered, by what is chosen and added together.</summary>

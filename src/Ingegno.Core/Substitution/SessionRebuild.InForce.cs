@@ -53,7 +53,7 @@ public sealed partial class SessionRebuild
 
         var inForce = told with { Prescription = prescription };
         bool aloneNow = (choice?.Alone ?? false) && !(standing.Settled?.Alone ?? false), againWith = choice is not null && !choice.Alone && standing.Settled is { Alone: true };
-        ImmutableArray<Alternative> added = aloneNow && !about.Line.Sets.Any(s => s.HasOwn) ? []
+        ImmutableArray<Alternative> added = aloneNow && standing.Added.Any(a => a.Exercise != was.Exercise) ? []
             : againWith ? fresh.Added
             : [.. standing.Added.Select(p => AsAdded(p, written, line, role, intent)).OfType<Alternative>()];
         return fresh with

@@ -255,7 +255,7 @@ public sealed partial class SessionRebuild
 
         var role = Roles.Of(written, line, about.IsFirst);
         return choice is { LeftOut: true } ? new RebuiltLine { Written = line, Outcome = LineOutcome.LeftOut, Role = role }
-            : line.Sets.Any(s => s.HasOwn) ? InBlocks(about, used, written, role)
+            : line.IsInBlocks ? InBlocks(about, used, written, role)
             : AsOne(about, used, written, role);
     }
 
@@ -263,8 +263,7 @@ public sealed partial class SessionRebuild
     private RebuiltLine AsOne(LineCase about, HashSet<string> used, Exercise written, Role role)
     {
         var (line, choice) = (about.Line, about.Choice);
-        var intent = IntentReading.Read(
-            line, written, _client, _anchors.For(written), _rules, GymPartners(line, written, about.Session));
+        var intent = GymIntent(line, about, written);
         if (intent is not null && about.HomePartners is { } partners)
         {
             intent = intent with { Partners = partners };
@@ -275,6 +274,9 @@ public sealed partial class SessionRebuild
             : Fresh(about, used, written, role, intent);
     }
 
+    private Intent? GymIntent(WrittenLine line, LineCase about, Exercise written) =>
+        IntentReading.Read(line, written, _client, _anchors.For(written), _rules, GymPartners(line, written, about.Session));
+
     /// <summary>
     /// A line with a load for each set: one exercise for all of them, a dose a block. Where the loads here cannot tell the blocks apart, all
     /// sets are dosed as one.
@@ -283,17 +285,20 @@ public sealed partial class SessionRebuild
     {
         var (whole, blocks) = (about.Line, SetBlocks.Of(about.Line));
         var first = AsOne(about with { Line = blocks[0] }, used, written, role);
-        if (first.Chosen is null || _standing.GetValueOrDefault(whole.Number)?.IsKeptBy(about.Choice) == true)
-        {
-            return first with { Written = whole };
-        }
+        var done = first.Chosen is null || _standing.GetValueOrDefault(whole.Number)?.IsKeptBy(about.Choice) == true
+            ? first
+            : ByBlocks(about, used, written, role, blocks, first);
+        return done with { Written = whole, Blocks = [.. blocks.Select(b => new GymBlock(b, GymIntent(b, about, written)))] };
+    }
 
-        string exercise = first.Chosen.Prescription.Exercise;
+    /// <param name="first">The first block as rebuilt, with an exercise chosen.</param>
+    private RebuiltLine ByBlocks(LineCase about, HashSet<string> used, Exercise written, Role role, ImmutableArray<WrittenLine> blocks, RebuiltLine first)
+    {
+        string exercise = first.Chosen!.Prescription.Exercise;
         Alternative?[] doses = [first.Chosen, .. blocks.Skip(1).Select(b => AsOne(about with { Line = b, Keep = exercise, Choice = null }, used, written, role).Chosen)];
-        return (AreToldApart([.. doses.OfType<Alternative>().Where(d => d.Prescription.Exercise == exercise)], blocks.Length)
+        return AreToldApart([.. doses.OfType<Alternative>().Where(d => d.Prescription.Exercise == exercise)], blocks.Length)
             ? first with { Added = [.. doses.Skip(1).OfType<Alternative>()] }
-            : AsOne(about with { Line = SetBlocks.AsOne(whole) }, used, written, role)) with
-        { Written = whole };
+            : AsOne(about with { Line = SetBlocks.AsOne(about.Line) }, used, written, role);
     }
 
     /// <summary>Every block has a load in its zone, and the loads differ by more than a written load may be off.</summary>
@@ -404,14 +409,15 @@ public sealed partial class SessionRebuild
                 written, chosen, _search.For(written, Beside(intent), role, _ => DoseWish.None, e => Pairs.MayHelp(written, e) && !isDoneAnyway(e.Id), worthNaming: 0, wanted: Pairs.Looked).Candidates)
             : [];
 
-    /// <summary>Repetitions, and the demand that goes with them, of what is done at once behind a heavy line: nobody raises or curls in fives (common practice).</summary>
-    private const int RepetitionsBeside = 10;
+    /// <summary>What is done at once behind a heavy line: nobody raises or curls in fives, but in tens from eight written down (common practice).</summary>
+    private const int RepetitionsBeside = 10, HeavyUnder = 8;
 
+    /// <summary>The demand that goes with ten repetitions and two left (common practice).</summary>
     private static readonly Demand DemandBeside = Demand.Of(0.70);
 
     /// <summary>A second exercise behind a heavy one is accessory work.</summary>
     private static Intent? Beside(Intent? intent) =>
-        intent is null || intent.Repetitions.Min() >= RepetitionsBeside - 2 ? intent
+        intent is null || intent.Repetitions.Min() >= HeavyUnder ? intent
         : intent with
         {
             Repetitions = [.. intent.Repetitions.Select(_ => RepetitionsBeside)],

@@ -1,3 +1,4 @@
+using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
@@ -32,6 +33,19 @@ public class BlocksOfSetsTests
         line.Added.ShouldBeEmpty();
         line.Chosen!.Prescription.Counts.Length.ShouldBe(3);
         line.Written.Sets.ShouldBe(Written().Sets);
+    }
+
+    /// <summary>The weekly ledger counts every set on both sides, whether the loads at home tell the blocks apart or not.</summary>
+    [Fact]
+    public void All_sets_are_in_the_ledger()
+    {
+        foreach (var member in new[] { Home(Bells), Home() })
+        {
+            var trained = Ingegno.Core.Review.TrainedSession.Of(member.Session([Written()]), Catalogue.Shipped);
+            trained.Gym.Sum(l => l.Counts.Length).ShouldBe(3);
+            trained.Gym.Select(l => l.Counts.Sum()).ShouldBe([6, 20]);
+            trained.Home.Where(l => l.Exercise.Pattern == Pattern.Squat).Sum(l => l.Counts.Length).ShouldBe(3);
+        }
     }
 
     /// <summary>The sets between them ask nothing but what was written: as many, on the same exercise.</summary>

@@ -1,3 +1,4 @@
+using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Quantities;
@@ -24,19 +25,35 @@ public class StandInPropertyTests
     private static readonly Gen<(int Member, int Line, int Count, int Kit)> Cases = Gen.Select(
         Gen.Int[0, Members.Length - 1], Gen.Int[0, Gym.Length - 1], Gen.Int[4, 14], Gen.Int[0, More.Length - 1]);
 
-    /// <summary>A heavy line that leaves much in the gym is not done lightly at home: a load that is missing is made up to four left, or it is said.</summary>
+    /// <summary>
+    /// Fives by percent leave many in the gym (Shimano et al. 2006: twelve at 80 percent, thirty at 60); at home at most four are left, as rounded,
+    /// wherever the same movement can be brought so near (common practice).
+    /// </summary>
     [Fact]
-    public void A_line_by_percent_ends_near_failure_where_a_stand_in_can() =>
-        Gen.Select(Gen.Int[0, Members.Length - 1], Gen.Int[60, 85], Gen.Int[4, 8]).Sample(
-            (who, percent, count) =>
+    public void A_heavy_line_that_left_much_ends_near_failure()
+    {
+        var left = new List<string>();
+        foreach (double strength in new[] { 1.6, 1.8, 2.0, 2.1, 2.2, 2.3 })
+        {
+            var strong = People.Man with
             {
-                var line = Members[who].Line("back-squat", 4, count, intensity: new(Percent: Share.Of(percent / 100.0)));
-                if (line.Chosen is { Class: < CandidateClass.OutsideZone, Prescription.Reserve: { } left })
+                Level = Level.Advanced,
+                Lifts = [new("back-squat", People.Man.BodyMass * strength, 1)],
+                Screens = [.. Enum.GetValues<Screen>().Select(s => new Screened(s, ScreenResult.Passed))],
+            };
+            foreach (int percent in new[] { 75, 80, 85 })
+            {
+                var line = new Member(strong, new Home()).Line("back-squat", 5, 5, intensity: new(Percent: Share.Of(percent / 100.0)));
+                (line.Chosen!.Class <= CandidateClass.OutsideZone).ShouldBeTrue();
+                if (line.Chosen.Prescription.Reserve > 4.5)
                 {
-                    left.ShouldBeLessThanOrEqualTo(5.5, $"{Members[who].Client.Name}: {line.Chosen.Prescription.Name} {line.Chosen.Prescription.CountInWords}");
+                    left.Add($"{strength} at {percent}: {line.Chosen.Prescription.Name} {line.Chosen.Prescription.CountInWords} leaves {line.Chosen.Prescription.Reserve:0.0}");
                 }
-            },
-            iter: 60);
+            }
+        }
+
+        left.ShouldBeEmpty(string.Join("; ", left));
+    }
 
     [Fact]
     public void More_in_the_home_never_makes_the_class_of_a_line_worse() => Cases.Sample(

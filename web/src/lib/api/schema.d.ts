@@ -3986,7 +3986,7 @@ export interface components {
             role: components["schemas"]["Role"];
             intent: null | components["schemas"]["Intent"];
             chosen: null | components["schemas"]["Alternative"];
-            /** @description Done back to back with the chosen one, where it covers too little alone; empty for most lines. */
+            /** @description Done back to back with the chosen one where it covers too little alone, or the further blocks of sets with loads of their own; empty for most lines. */
             added: components["schemas"]["Alternative"][];
             covered: null | components["schemas"]["Share"];
             /** @description Letter of the lines it is done back to back with at home; the written one unless set otherwise or at odds over one thing. */
