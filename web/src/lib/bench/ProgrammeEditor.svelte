@@ -108,7 +108,7 @@
 		<label class="flex min-h-0 flex-1 flex-col">
 			<span class="text-soft mb-1 text-xs">Gym programme, as you would type it</span>
 			<span class="bg-base-100 relative flex min-h-40 flex-1 rounded-[var(--radius-field)]">
-				<Underlined {text} problems={bench.view.problems} {scrolled} {width} />
+				{#if width > 0}<Underlined {text} problems={bench.view.problems} {scrolled} {width} />{/if}
 				<textarea
 					bind:this={area}
 					bind:value={text}

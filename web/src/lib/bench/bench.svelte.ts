@@ -41,6 +41,8 @@ export class Bench {
 		inForce: [],
 		gone: []
 	});
+	/** Whether anything was worked out yet, or refused: before that no line means nothing. */
+	answered = $state(false);
 	trouble = $state('');
 	stale = $state(false);
 	/** Saving would take lines out of the plan: the coach is asked first. */
@@ -105,7 +107,10 @@ export class Bench {
 		} catch (problem) {
 			if (ticket === this.#asked) this.trouble = messageOf(problem);
 		} finally {
-			if (ticket === this.#asked) this.#rebuilding = false;
+			if (ticket === this.#asked) {
+				this.#rebuilding = false;
+				this.answered = true;
+			}
 		}
 	}
 

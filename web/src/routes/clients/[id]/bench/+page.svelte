@@ -171,7 +171,9 @@
 {/if}
 
 <main class="grid min-h-0 flex-1 grid-cols-[232px_212px_1fr_352px]">
-	{#if editing || lines.length === 0}
+	{#if !editing && !bench.answered}
+		<p class="text-soft col-span-3 p-4 text-[13px]" role="status">Rebuilding for this home ...</p>
+	{:else if editing || lines.length === 0}
 		<div class="col-span-3 min-h-0 overflow-auto">
 			<ProgrammeEditor {bench} client={data.client.id} ondone={() => (editing = false)} />
 		</div>
@@ -268,7 +270,7 @@
 					/>
 				{/key}
 			{/if}
-		{:else}
+		{:else if editing || bench.answered}
 			<h2 class="text-[17px]">How a line reads</h2>
 			<p class="mt-2">Name, sets x repetitions, then load or effort, tempo and rest in any order:</p>
 			<pre
