@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
@@ -92,6 +93,13 @@ public sealed record HouseRules
         <= 12 => 90,
         _ => 60,
     });
+
+    /// <summary>Exercises this practice added to the catalogue.</summary>
+    public ImmutableArray<OwnExercise> Exercises { get; init; } = [];
+
+    /// <summary>Everything that can be given here: what ships, and the practice's own.</summary>
+    [JsonIgnore]
+    public Catalogue Catalogue => HouseCatalogue.Of(Exercises).Catalogue;
 
     /// <summary>In which order a session that is too long is made shorter; each means once.</summary>
     public ImmutableArray<ShrinkMeans> ShrinkOrder { get; init; } = [ShrinkMeans.Pair, ShrinkMeans.Shorten, ShrinkMeans.Drop];

@@ -22,10 +22,14 @@ internal static class AskedOfBody
 
     internal static Exercise Completed(Exercise e) => e with
     {
-        Joints = [.. e.Joints, .. OfPattern(e.Pattern).Where(j => e.Joints.All(own => own.Joint != j)).Select(j => new JointStress(j, 1))],
+        Joints = Joints(e.Joints, e.Pattern),
         Conditions = [.. e.Conditions.Concat(Against(e)).Distinct()],
         Room = Stands(e) && e.Room.HeadroomOfStature == new RoomNeed().HeadroomOfStature ? e.Room with { HeadroomOfStature = Standing } : e.Room,
     };
+
+    /// <summary>Those named, and those the movement bends anyway.</summary>
+    internal static ImmutableArray<JointStress> Joints(ImmutableArray<JointStress> named, Pattern pattern) =>
+        [.. named, .. OfPattern(pattern).Where(j => named.All(own => own.Joint != j)).Select(j => new JointStress(j, 1))];
 
     private static bool Stands(Exercise e) =>
         e.Poses is { Support: PoseSupport.Feet } poses && Math.Max(poses.Start.Trunk, poses.End.Trunk) >= Upright && e.Fixtures.All(f => f.Role != FixtureRole.Seat);

@@ -18,17 +18,21 @@ public sealed class Catalogue
     public Catalogue(IEnumerable<Exercise> exercises, IEnumerable<Drill>? drills = null)
     {
         Drills = [.. (drills ?? []).OrderBy(d => d.Kind).ThenBy(d => d.Id, StringComparer.Ordinal)];
-        Exercises = [.. exercises.OrderBy(e => e.Id, StringComparer.Ordinal)];
+        var all = exercises.OrderBy(e => e.Id, StringComparer.Ordinal).ToImmutableArray();
+        Exercises = [.. all.Where(e => !e.IsRetired)];
+        Retired = [.. all.Where(e => e.IsRetired)];
         if (CatalogueFaults.Of(Exercises) is [var first, ..])
         {
             throw new InvalidDataException(first);
         }
 
         Slots = [.. Core.Exercises.Slots.From(Exercises.ToDictionary(e => e.Id, StringComparer.Ordinal))];
-        _byId = Exercises.Concat(Slots).ToFrozenDictionary(e => e.Id, StringComparer.Ordinal);
-        _followers = Exercises.Concat(Slots).Where(e => e.Strength is not null).ToLookup(e => e.Strength!.Reference);
+        _byId = all.Concat(Slots).ToFrozenDictionary(e => e.Id, StringComparer.Ordinal);
+        _followers = all.Concat(Slots).Where(e => e.Strength is not null).ToLookup(e => e.Strength!.Reference);
         _byName = Exercises.Concat(Slots)
+            .Concat(Retired)
             .SelectMany(NameMatch.KeysOf, (e, key) => (key, e))
+            .DistinctBy(p => p.key, StringComparer.Ordinal)
             .ToFrozenDictionary(p => p.key, p => p.e, StringComparer.Ordinal);
         _byShared = Exercises
             .SelectMany(e => e.SharedNames.Select(NameMatch.Normalise).Distinct(), (e, key) => (key, e))
@@ -38,8 +42,11 @@ public sealed class Catalogue
             .ToLookup(p => p.Exercise, p => p.Easier, StringComparer.Ordinal);
     }
 
-    /// <summary>Every exercise that can be done; slots of intent are none.</summary>
+    /// <summary>Every exercise that can be given; slots of intent are none, and none is retired.</summary>
     public ImmutableArray<Exercise> Exercises { get; }
+
+    /// <summary>Given no more, but still read where a programme names them, unless another has the name now.</summary>
+    public ImmutableArray<Exercise> Retired { get; }
 
     /// <summary>What a programme may ask for without naming an exercise.</summary>
     public ImmutableArray<Exercise> Slots { get; }
@@ -82,7 +89,7 @@ public sealed class Catalogue
         [
             .. AlsoMeant(typed).Concat(_byName
                 .Select(p => (p.Value, Likeness: NameMatch.Likeness(name, p.Key) + (IsKind(p.Key) ? OfOneKind : 0)))
-                .Where(p => p.Likeness >= 0.3)
+                .Where(p => p.Likeness >= 0.3 && !p.Value.IsRetired)
                 .OrderByDescending(p => p.Likeness)
                 .ThenBy(p => p.Value.Id, StringComparer.Ordinal)
                 .Select(p => p.Value))

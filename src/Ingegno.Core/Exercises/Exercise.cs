@@ -37,6 +37,10 @@ public sealed record Exercise
     [JsonIgnore]
     public bool IsSlot { get; init; }
 
+    /// <summary>An own exercise that is given no more; what was written and done with it keeps its name.</summary>
+    [JsonIgnore]
+    public bool IsRetired { get; init; }
+
     public required Pattern Pattern { get; init; }
 
     public required Plane Plane { get; init; }

@@ -63,7 +63,7 @@ public sealed class NameReader
             names[string.Join(' ', WordsOf(name))] = catalogue[id];
         }
 
-        foreach (var (name, exercise) in catalogue.Exercises.Concat(catalogue.Slots).SelectMany(e => e.Synonyms.Prepend(e.Name), (e, name) => (name, e)))
+        foreach (var (name, exercise) in catalogue.Exercises.Concat(catalogue.Slots).Concat(catalogue.Retired).SelectMany(e => e.Synonyms.Prepend(e.Name), (e, name) => (name, e)))
         {
             names.TryAdd(string.Join(' ', WordsOf(name)), exercise);
         }

@@ -2,7 +2,6 @@ using System.Collections.Immutable;
 using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
-using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Safety;
@@ -66,7 +65,7 @@ public static class Freezing
         HouseRules rules)
     {
         var line = SendingCheck.Spelled(asked);
-        var exercise = Catalogue.Shipped.Find(line.Exercise);
+        var exercise = rules.Catalogue.Find(line.Exercise);
         return new(
             number, tag, line,
             exercise is null ? [] : Pace.Of(line, exercise),
@@ -131,7 +130,7 @@ public static class Freezing
                     yield return $"{blank}{where}.";
                 }
 
-                if (Catalogue.Shipped.Find(prescription.Exercise) is { } exercise
+                if (rules.Catalogue.Find(prescription.Exercise) is { } exercise
                     && PlannedSetUp.Of(prescription, exercise, client, prepared, rules).Against is [var against, ..])
                 {
                     yield return $"{prescription.Name}{where}: {against}.";

@@ -29,7 +29,7 @@ public static class HeldLines
 
     private static string? Why(Prescription line, ClientProfile client, PreparedHome home, Training training, HouseRules rules)
     {
-        if (Catalogue.Shipped.Find(line.Exercise) is not { } exercise)
+        if (rules.Catalogue.Find(line.Exercise) is not { } exercise)
         {
             return null;
         }
@@ -52,28 +52,28 @@ public static class HeldLines
     }
 
     /// <summary>The programme with every branch that pain can open worked out.</summary>
-    public static LinkProgramme Branched(LinkProgramme programme) => programme with
+    public static LinkProgramme Branched(LinkProgramme programme, Catalogue catalogue) => programme with
     {
         Places =
         [
             .. programme.Places.Select(place =>
             {
                 LinkLine[] all = [.. place.Sessions.SelectMany(s => s.Lines)];
-                return place with { Sessions = [.. place.Sessions.Select(s => s with { Lines = [.. s.Lines.Select(l => Branched(l, all))] })] };
+                return place with { Sessions = [.. place.Sessions.Select(s => s with { Lines = [.. s.Lines.Select(l => Branched(l, all, catalogue))] })] };
             }),
         ],
     };
 
-    private static LinkLine Branched(LinkLine line, LinkLine[] all) => line with
+    private static LinkLine Branched(LinkLine line, LinkLine[] all, Catalogue catalogue) => line with
     {
-        Instead = [.. line.Instead.Select(l => Branched(l, all))],
-        LeavesOut = [.. Enum.GetValues<Joint>().Cast<Joint?>().Prepend(null).Select(at => new PainBranch(at, LeftOutBy(line, at, all)))],
+        Instead = [.. line.Instead.Select(l => Branched(l, all, catalogue))],
+        LeavesOut = [.. Enum.GetValues<Joint>().Cast<Joint?>().Prepend(null).Select(at => new PainBranch(at, LeftOutBy(line, at, all, catalogue)))],
     };
 
-    private static ImmutableArray<int> LeftOutBy(LinkLine painful, Joint? at, LinkLine[] all) =>
+    private static ImmutableArray<int> LeftOutBy(LinkLine painful, Joint? at, LinkLine[] all, Catalogue catalogue) =>
     [
         .. all.Where(l => l.Line == painful.Line
-                || (Catalogue.Shipped.Find(l.Prescription.Exercise) is { } exercise && PainHold.Touches(painful.Prescription.Exercise, at, exercise, Catalogue.Shipped)))
+                || (catalogue.Find(l.Prescription.Exercise) is { } exercise && PainHold.Touches(painful.Prescription.Exercise, at, exercise, catalogue)))
             .Select(l => l.Line).Distinct(),
     ];
 }

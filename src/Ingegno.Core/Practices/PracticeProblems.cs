@@ -25,10 +25,11 @@ public static class PracticeProblems
     }
 
     /// <summary>Every problem with its place; empty when the practice can be used.</summary>
-    public static IReadOnlyList<InputProblem> Of(Practice practice, Catalogue catalogue)
+    public static IReadOnlyList<InputProblem> Of(Practice practice)
     {
         var problems = new List<InputProblem>();
         var rules = practice.Rules;
+        var catalogue = rules.Catalogue;
         if (!Clients.ClientDay.IsZone(practice.TimeZone))
         {
             problems.Add(new("timeZone", $"There is no time zone \"{practice.TimeZone}\": choose one from the list, such as Europe/Lisbon."));
@@ -121,6 +122,7 @@ public static class PracticeProblems
             }
         }
 
+        problems.AddRange(OwnExerciseProblems.Of(rules.Exercises).Select(p => p with { Path = $"rules.exercises{p.Path}" }));
         problems.AddRange(Bans(rules.Bans, "rules.bans", catalogue));
         problems.AddRange(Named(rules.Preferred, "rules.preferred", catalogue));
         problems.AddRange(Named(rules.Allowed, "rules.allowed", catalogue));

@@ -48,7 +48,7 @@ public static class PlanProgress
     }
 
     /// <summary>What was trained on lines that are not in the plan now; newest first.</summary>
-    public static ImmutableArray<PastLine> Gone(ImmutableArray<LineProgress> lines, Training training)
+    public static ImmutableArray<PastLine> Gone(ImmutableArray<LineProgress> lines, Training training, Catalogue catalogue)
     {
         var here = lines.Select(l => l.Line).ToHashSet();
         return
@@ -57,7 +57,7 @@ public static class PlanProgress
                where !here.Contains(set.Line)
                group set by (set.Line, set.Exercise) into sets
                orderby sets.Max(s => s.On) descending, sets.Key.Line
-               select new PastLine(sets.Key.Line, sets.Key.Exercise, Catalogue.Shipped.Find(sets.Key.Exercise)?.Name ?? sets.Key.Exercise, [.. sets]),
+               select new PastLine(sets.Key.Line, sets.Key.Exercise, catalogue.Find(sets.Key.Exercise)?.Name ?? sets.Key.Exercise, [.. sets]),
         ];
     }
 
@@ -70,7 +70,7 @@ public static class PlanProgress
         }
 
         rules = plan.Block?.Over(rules) ?? rules;
-        var anchors = StrengthAnchors.Of(client, Catalogue.Shipped, today: day);
+        var anchors = StrengthAnchors.Of(client, rules.Catalogue, today: day);
         var prepared = new PreparedHome(home, day);
         var purpose = BlockCalendar.PurposeOn(plan.Block, day);
         return
@@ -87,7 +87,7 @@ public static class PlanProgress
             ImmutableArray<SetLog> logs = [.. asked.Select(a => a.Set)];
             var estimates = training.Digest.Of(prescription.Exercise);
             Step? step = null;
-            if (Catalogue.Shipped.Find(prescription.Exercise) is { } exercise)
+            if (rules.Catalogue.Find(prescription.Exercise) is { } exercise)
             {
                 var today = PlannedSetUp.Of(prescription, exercise, client, prepared, rules);
                 step = today.Against.IsEmpty
@@ -97,7 +97,7 @@ public static class PlanProgress
                     {
                         AskedAs = asked.Where(a => a.As is not null).ToDictionary(a => a.Set.Id, a => a.As!),
                         Start = line.Start,
-                        Harder = exercise.Harder is [var up, ..] ? Catalogue.Shipped.Find(up.Exercise) : null,
+                        Harder = exercise.Harder is [var up, ..] ? rules.Catalogue.Find(up.Exercise) : null,
                         Variations = [.. Variations(line, prescription, exercise)],
                         Pain = training.Pain,
                         ClearedThrough = training.ClearedThrough(prescription.Exercise),
@@ -111,7 +111,7 @@ public static class PlanProgress
 
             return new(
                 line.Line, line.Tag, session, prescription, logs, step, Plateau.Of(estimates),
-                Catalogue.Shipped.Find(prescription.Exercise) is { } done ? Foreseen.Of(prescription, done, client, anchors.For(done)) : [])
+                rules.Catalogue.Find(prescription.Exercise) is { } done ? Foreseen.Of(prescription, done, client, anchors.For(done)) : [])
             {
                 Version = plan.VersionOf(line.Main),
                 AskedOtherwise = [.. Otherwise(asked, prescription)],
@@ -132,7 +132,7 @@ public static class PlanProgress
             let best = sets.OrderByDescending(s => s.Load).ThenByDescending(s => s.Repetitions).First()
             orderby sets.Max(s => s.On) descending
             select new FormerExercise(
-                sets.Key, Catalogue.Shipped.Find(sets.Key)?.Name ?? sets.Key, sets.Min(s => s.On), sets.Max(s => s.On), sets.Count(),
+                sets.Key, rules.Catalogue.Find(sets.Key)?.Name ?? sets.Key, sets.Min(s => s.On), sets.Max(s => s.On), sets.Count(),
                 best.Load == Mass.Zero ? $"{best.Repetitions}" : $"{best.Repetitions} with {best.Load}");
 
         // Another height of the same exercise first, then its neighbours; what does not stand today is no step.
@@ -145,7 +145,7 @@ public static class PlanProgress
 
             foreach (var harder in line.Harder)
             {
-                if (harder.Exercise != exercise.Id && Catalogue.Shipped.Find(harder.Exercise) is { } up
+                if (harder.Exercise != exercise.Id && rules.Catalogue.Find(harder.Exercise) is { } up
                     && exercise.Harder.Any(h => h.Exercise == up.Id) && PlannedSetUp.Of(harder, up, client, prepared, rules).Against.IsEmpty)
                 {
                     yield return harder;

@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
-using Ingegno.Core.Exercises;
 using Ingegno.Core.Plans;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
@@ -102,7 +101,7 @@ public static class Proposals
     private static IEnumerable<Proposal> ToldTwice(DeskCase about) =>
         from conflict in about.Conflicts
         let set = conflict.Arrived
-        let name = Catalogue.Shipped.Find(set.Exercise)?.Name ?? set.Exercise
+        let name = about.Rules.Catalogue.Find(set.Exercise)?.Name ?? set.Exercise
         let stands = conflict.Standing is { } standing ? $"{SetWords.Of(standing, set)}{(conflict.StandingBy.Length > 0 ? $", from {conflict.StandingBy}," : "")} stands" : "it was taken out since"
         select new Proposal(
             [new ConflictSubject(conflict.Id)], ProposalKind.ToldTwice,
@@ -219,7 +218,7 @@ public static class Proposals
         var plan = about.Plan;
         foreach (var line in plan.Sessions.Concat(plan.Elsewhere.SelectMany(e => e.Sessions)).SelectMany(s => s.Lines).DistinctBy(l => (l.Line, l.Prescription?.Exercise)))
         {
-            if (line.Prescription is { } p && Catalogue.Shipped.Find(p.Exercise) is { } exercise && Crutch.Of(p, exercise) is { } crutch)
+            if (line.Prescription is { } p && about.Rules.Catalogue.Find(p.Exercise) is { } exercise && Crutch.Of(p, exercise) is { } crutch)
             {
                 var since = about.Decisions
                         .Where(d => !d.Undone && d.About.Any(a => a is CrutchSubject answered && answered.Line == line.Line && answered.Exercise == p.Exercise))
@@ -242,10 +241,10 @@ public static class Proposals
             && !lines.Any(l => l.Line == report.Line && l.Step?.Kind == StepKind.Stop)
         group report by report.Exercise into reports
         let last = reports.MaxBy(r => r.On)!
-        let held = lines.Where(l => Catalogue.Shipped.Find(l.Prescription.Exercise) is { } e && about.Training.Pain.Against(e) is not null).ToArray()
+        let held = lines.Where(l => about.Rules.Catalogue.Find(l.Prescription.Exercise) is { } e && about.Training.Pain.Against(e) is not null).ToArray()
         select new Proposal(
             [new PainSubject(reports.Key, last.On)], ProposalKind.StillHeld,
-            $"Pain of {last.On:d MMM} on {PlainWords.InSentence(Catalogue.Shipped.Find(reports.Key)?.Name ?? reports.Key)} {(held.Length == 0 ? "is not cleared yet" : $"still holds {held.Length} {(held.Length == 1 ? "line" : "lines")} back")}. Clear it when it is gone.",
+            $"Pain of {last.On:d MMM} on {PlainWords.InSentence(about.Rules.Catalogue.Find(reports.Key)?.Name ?? reports.Key)} {(held.Length == 0 ? "is not cleared yet" : $"still holds {held.Length} {(held.Length == 1 ? "line" : "lines")} back")}. Clear it when it is gone.",
             [.. held.Select(l => $"{At(l)}{l.Prescription.Name}")], "log", "Clear it", "Not yet");
 
     private static IEnumerable<Proposal> Review(DeskCase about, DateOnly today)

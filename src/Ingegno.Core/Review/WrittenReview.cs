@@ -28,12 +28,13 @@ public static class WrittenReview
         {
             if (line.Exercise is not { } id || catalogue.Find(id) is not { } exercise)
             {
-                return new RebuiltLine { Written = line, Outcome = LineOutcome.Unknown, Role = Role.Secondary };
+                return new RebuiltLine { Written = line, Reading = PlainLine.Of(line, catalogue), Outcome = LineOutcome.Unknown, Role = Role.Secondary };
             }
 
             return new RebuiltLine
             {
                 Written = line,
+                Reading = PlainLine.Of(line, catalogue),
                 Outcome = LineOutcome.Unchanged,
                 Role = Roles.Of(exercise, line, first),
                 Intent = Asked(line),

@@ -141,7 +141,7 @@ public sealed record RebuiltLine
     public required WrittenLine Written { get; init; }
 
     /// <summary>What was read of it, in the notation's plain form.</summary>
-    public string Reading => PlainLine.Of(Written, Exercises.Catalogue.Shipped);
+    public required string Reading { get; init; }
 
     public required LineOutcome Outcome { get; init; }
 

@@ -247,6 +247,7 @@ public sealed partial class SessionRebuild
             return new RebuiltLine
             {
                 Written = line,
+                Reading = PlainLine.Of(line, _catalogue),
                 Outcome = LineOutcome.Unknown,
                 Role = Role.Secondary,
                 Nearest = [.. _catalogue.Nearest(line.ExerciseName).Select(e => new NamedExercise(e.Id, e.Name))],
@@ -254,7 +255,7 @@ public sealed partial class SessionRebuild
         }
 
         var role = Roles.Of(written, line, about.IsFirst);
-        return choice is { LeftOut: true } ? new RebuiltLine { Written = line, Outcome = LineOutcome.LeftOut, Role = role }
+        return choice is { LeftOut: true } ? new RebuiltLine { Written = line, Reading = PlainLine.Of(line, _catalogue), Outcome = LineOutcome.LeftOut, Role = role }
             : line.IsInBlocks ? InBlocks(about, used, written, role)
             : AsOne(about, used, written, role);
     }
@@ -475,6 +476,7 @@ public sealed partial class SessionRebuild
         return new RebuiltLine
         {
             Written = line,
+            Reading = PlainLine.Of(line, _catalogue),
             Outcome = chosen is null ? LineOutcome.Nothing
                 : chosen.Exercise.Id == written.Id ? LineOutcome.Unchanged
                 : LineOutcome.Swapped,

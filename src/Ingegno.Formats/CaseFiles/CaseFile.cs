@@ -3,6 +3,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
+using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Progression;
 using Ingegno.Core.Quantities;
@@ -35,6 +36,9 @@ public sealed record CaseFile
     public Block? Block { get; init; }
 
     public ImmutableArray<SetLog> Log { get; init; } = [];
+
+    /// <summary>Exercises the practice added that programme, log or choices may refer to.</summary>
+    public ImmutableArray<OwnExercise> Exercises { get; init; } = [];
 
     [JsonExtensionData]
     public IDictionary<string, JsonElement>? Other { get; init; }

@@ -4,7 +4,6 @@ using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Effort;
-using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Plans;
 using Ingegno.Core.Practices;
@@ -100,7 +99,7 @@ internal static class BenchEndpoints
         }
 
         var plan = (await plans.FindAsync(coach, id)).At(about.Place.Id);
-        return TypedResults.Ok(ViewOf(plan, about, await trainings.OfClientAsync(coach, id, about.Today(clock)), about.Today(clock)));
+        return TypedResults.Ok(ViewOf(plan, about, await trainings.OfClientAsync(coach, id, about.Today(clock), about.Rules.Catalogue), about.Today(clock)));
     }
 
     private static PlanView ViewOf(Versioned<Plan> plan, Case about, Training training, DateOnly today) => new(
@@ -164,13 +163,13 @@ internal static class BenchEndpoints
         string text, ImmutableArray<LineChoice> choices, ClientProfile client, Home home, Practice practice, DateOnly today, Block? block = null)
     {
         var read = ProgrammeReading.Read(text, practice, client.Unit);
-        var rebuild = new SessionRebuild(client, home, Catalogue.Shipped, practice.Rules, today, read.Programme, practice);
+        var rebuild = new SessionRebuild(client, home, practice.Rules.Catalogue, practice.Rules, today, read.Programme, practice);
         return View(read, [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, choices))], rebuild.AllGuessed, client, practice, block, null);
     }
 
     private static BenchView View(
         ReadProgramme read, ImmutableArray<RebuiltSession> sessions, bool allGuessed, ClientProfile client, Practice practice, Block? block, PlanEdit? edit) => new(
-        sessions, read.Problems, allGuessed, ProgrammeReview.Of(sessions, client, Catalogue.Shipped, block, practice.Marks),
+        sessions, read.Problems, allGuessed, ProgrammeReview.Of(sessions, client, practice.Rules.Catalogue, block, practice.Marks),
         edit is null ? [] : [.. from line in read.Programme.Sessions.SelectMany(s => s.Lines) let known = edit.LineOf(line.Number) where known is not null select new LineInForce(line.Number, known.Value)],
         edit is null ? [] : [.. edit.Gone.Select(l => new GoneLine(l.Line, l.Written, l.Prescription is { } p ? $"{p.Name}, {p.CountInWords}" : l.Written))]);
 

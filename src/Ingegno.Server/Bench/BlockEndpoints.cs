@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
 using Ingegno.Core.Blocks;
-using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Plans;
 using Ingegno.Core.Programmes;
@@ -62,14 +61,14 @@ internal static class BlockEndpoints
         string coach = user.CoachId();
         var plan = await BenchEndpoints.PlanAsync(user, plans, about);
         var changes = await plans.ChangesAsync(coach, id);
-        var waiting = PlanProgress.For(about.Profile, about.Home, about.Rules, plan.Value, await trainings.OfClientAsync(coach, id, today), today)
+        var waiting = PlanProgress.For(about.Profile, about.Home, about.Rules, plan.Value, await trainings.OfClientAsync(coach, id, today, about.Rules.Catalogue), today)
             .Where(l => l.Step is { Next: not null, IsTheSameAgain: false }).ToLookup(l => l.Line, l => l.Step!);
         return TypedResults.Ok(rebuilds.With(form.Draft, plan, about, today, at =>
         {
             var sessions = at.Sessions(about.Place.Id);
             var weeks = BlockCalendar.Of(block, about.Profile, sessions.Length);
             return new BlockView(weeks, BlockTargets.Of(
-                sessions, block, weeks, about.Profile, new PreparedHome(about.Home, today), Catalogue.Shipped, at.Rebuild.Anchors, about.Rules,
+                sessions, block, weeks, about.Profile, new PreparedHome(about.Home, today), about.Rules.Catalogue, at.Rebuild.Anchors, about.Rules,
                 new SoFar(
                     today,
                     number => at.Edit.LineOf(number) is { } line ? waiting[line].FirstOrDefault() : null,
@@ -96,7 +95,7 @@ internal static class BlockEndpoints
         var read = ProgrammeReading.Read(form.Text, about.Practice, about.Profile.Unit);
         return read.Programme.Sessions.IsEmpty
             ? Answers.Invalid([new("text", "Nothing is written yet: there is nothing to spread.")])
-            : TypedResults.Ok(SpreadWeek.Over(read.Programme, form.Sessions, form.EverySecondDay, about.Profile, Catalogue.Shipped, form.Choices));
+            : TypedResults.Ok(SpreadWeek.Over(read.Programme, form.Sessions, form.EverySecondDay, about.Profile, about.Rules.Catalogue, form.Choices));
     }
 
     private static async Task<Results<Ok<ImmutableArray<TemplateOffer>>, ProblemHttpResult>> TemplatesAsync(
@@ -104,6 +103,6 @@ internal static class BlockEndpoints
         await cases.FindAsync(user.CoachId(), id) is { } about
             ? TypedResults.Ok<ImmutableArray<TemplateOffer>>(
                 [.. Templates.For(about.Profile).Select(t => new TemplateOffer(
-                    t.Id, t.Name, t.Words, t.Sessions.Length, t.TextFor(about.Profile, Catalogue.Shipped), t.Block))])
+                    t.Id, t.Name, t.Words, t.Sessions.Length, t.TextFor(about.Profile, about.Rules.Catalogue), t.Block))])
             : Answers.Missing("client");
 }

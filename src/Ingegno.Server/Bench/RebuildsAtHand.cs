@@ -1,5 +1,4 @@
 using System.Text.Json;
-using Ingegno.Core.Exercises;
 using Ingegno.Core.Plans;
 using Ingegno.Core.Quantities;
 using Ingegno.Core.Substitution;
@@ -46,7 +45,7 @@ internal sealed class RebuildsAtHand : IDisposable
             var before = text == plan.Value.Text ? read : ProgrammeReading.Read(plan.Value.Text, about.Practice, about.Profile.Unit);
             var standing = Edit(before, read).StandingAt(about.Place.Id);
             known = new(
-                of, before, read, new SessionRebuild(about.Profile, about.Home, Catalogue.Shipped, about.Rules, today, read.Programme, about.Practice, standing));
+                of, before, read, new SessionRebuild(about.Profile, about.Home, about.Rules.Catalogue, about.Rules, today, read.Programme, about.Practice, standing));
             _atHand.Set(about.Place.Id, known, new MemoryCacheEntryOptions { Size = 1, SlidingExpiration = TimeSpan.FromMinutes(MinutesAtHand) });
         }
 

@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
-using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Plans;
 using Ingegno.Core.Quantities;
@@ -62,7 +61,7 @@ internal static class ShrinkEndpoints
         var choices = edit.ChoicesAt(about.Place.Id);
         var rebuild = bench.RebuildAt(edit, new ClientPlace(about.Place.Id, about.Home));
         var shrunk = ShrinkToFit.Into(
-            Duration.FromMinutes(form.Minutes), rebuild.Rebuild(written, choices), about.Rules.ShrinkOrder, about.Home, Catalogue.Shipped,
+            Duration.FromMinutes(form.Minutes), rebuild.Rebuild(written, choices), about.Rules.ShrinkOrder, about.Home, about.Rules.Catalogue,
             changes => rebuild.Rebuild(written, LineChanges.On(choices, changes, edit.Programme)));
         return TypedResults.Ok(new ShrinkView(shrunk.Steps, shrunk.Changes, LaidSession.Of(shrunk.Session, edit.LineOf), shrunk.Fits));
     }

@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
-using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Review;
 using Ingegno.Core.Substitution;
@@ -109,13 +108,13 @@ internal static class WeekEndpoints
     private static Unlock? Compared(
         string text, ImmutableArray<LineChoice> choices, Case about, Home richer, UnlockOffer offer, DateOnly today, IWeekSolver solver, CancellationToken stop)
     {
-        return Weighed(about.Home) is { } without && Weighed(richer) is { } with ? Unlocks.Told(offer, without, with, Catalogue.Shipped) : null;
+        return Weighed(about.Home) is { } without && Weighed(richer) is { } with ? Unlocks.Told(offer, without, with, about.Rules.Catalogue) : null;
 
         (WeekModel, WeekSolution)? Weighed(Home home)
         {
             var view = BenchEndpoints.Rebuild(text, choices, about.Profile, home, about.Practice, today);
             // Minutes are left out: what a thing unlocks is asked of the exercises.
-            var model = WeekReading.Of(view.Sessions, about.Profile, Catalogue.Shipped, l => l.ChosenByHand, null, about.Practice);
+            var model = WeekReading.Of(view.Sessions, about.Profile, about.Rules.Catalogue, l => l.ChosenByHand, null, about.Practice);
             return !model.Slots.IsEmpty && solver.Solve(model, stop: stop) is { } solution ? (model, solution) : null;
         }
     }
@@ -145,12 +144,12 @@ internal static class WeekEndpoints
         int[] before = [.. model.Slots.Select(s => PlaceNow(s, view.Sessions))];
         if (await SearchAsync(model) is { } found)
         {
-            return TypedResults.Ok(new WeekView(WeekStory.Of(model, before, found, Catalogue.Shipped), []));
+            return TypedResults.Ok(new WeekView(WeekStory.Of(model, before, found, about.Rules.Catalogue), []));
         }
 
         var obstacles = WeekObstacles.Of(model, [.. view.Sessions.Select(s => s.Title)]);
         return await SearchAsync(model with { MostSeconds = null }) is { } longer
-            ? TypedResults.Ok(new WeekView(WeekStory.Of(model with { MostSeconds = null }, before, longer, Catalogue.Shipped), obstacles))
+            ? TypedResults.Ok(new WeekView(WeekStory.Of(model with { MostSeconds = null }, before, longer, about.Rules.Catalogue), obstacles))
             : Answers.Invalid([.. obstacles.DefaultIfEmpty("No choice of exercises fits this week.").Select(o => new InputProblem("text", o))]);
 
         Task<WeekSolution?> SearchAsync(WeekModel week) =>
@@ -169,7 +168,7 @@ internal static class WeekEndpoints
     {
         var model = ModelOf(sessions, choices, about, standingStays: true);
         return !model.Slots.IsEmpty && (solver.Solve(model, stop: stop) ?? solver.Solve(model with { MostSeconds = null }, stop: stop)) is { } found
-            ? WeekStory.Of(model, [.. model.Slots.Select(s => PlaceNow(s, sessions))], found, Catalogue.Shipped).Changes
+            ? WeekStory.Of(model, [.. model.Slots.Select(s => PlaceNow(s, sessions))], found, about.Rules.Catalogue).Changes
             : null;
     }
 
@@ -178,7 +177,7 @@ internal static class WeekEndpoints
     {
         var pinned = choices.Where(c => c.Pinned || c.Exercise is not null).Select(c => (c.Line, c.Text)).ToHashSet();
         return WeekReading.Of(
-            sessions, about.Profile, Catalogue.Shipped, l => (standingStays && l.Stands) || l.ChosenByHand || pinned.Contains((l.Written.Number, l.Written.Text)),
+            sessions, about.Profile, about.Rules.Catalogue, l => (standingStays && l.Stands) || l.ChosenByHand || pinned.Contains((l.Written.Number, l.Written.Text)),
             about.Profile.SessionMinutes * 60, about.Practice);
     }
 

@@ -23,15 +23,18 @@ internal static class CatalogueEndpoints
 {
     internal static void MapCatalogue(this RouteGroupBuilder api)
     {
-        api.MapGet("/catalogue", () => Catalogue.Shipped.Exercises).WithName("getCatalogue");
-        api.MapGet("/catalogue/{exercise}/doses", Doses).WithName("usualDoses");
+        api.MapGet("/catalogue", async (ClaimsPrincipal user, Storage.Practices practices) => (await KnownAsync(user, practices)).Exercises).WithName("getCatalogue");
+        api.MapGet("/catalogue/{exercise}/doses", DosesAsync).WithName("usualDoses");
         api.MapGet("/drills", () => Catalogue.Shipped.Drills).WithName("drills");
         api.MapGet("/schools", () => School.All).WithName("schools");
         api.MapGet("/clients/{id}/possible", PossibleAsync).WithName("possible");
     }
 
-    private static Results<Ok<ImmutableArray<UsualDose>>, ProblemHttpResult> Doses(string exercise) =>
-        Catalogue.Shipped.Find(exercise) is { } found
+    private static async Task<Catalogue> KnownAsync(ClaimsPrincipal user, Storage.Practices practices) =>
+        (await practices.FindAsync(user.CoachId())).Value.Rules.Catalogue;
+
+    private static async Task<Results<Ok<ImmutableArray<UsualDose>>, ProblemHttpResult>> DosesAsync(string exercise, ClaimsPrincipal user, Storage.Practices practices) =>
+        (await KnownAsync(user, practices)).Find(exercise) is { } found
             ? TypedResults.Ok<ImmutableArray<UsualDose>>(
                 [.. from level in Enum.GetValues<Level>() from purpose in Enum.GetValues<Purpose>() select UsualDose.For(found, level, purpose)])
             : Answers.Missing("exercise");
@@ -47,7 +50,7 @@ internal static class CatalogueEndpoints
         var home = new PreparedHome(about.Home, about.Today(clock));
         var rules = about.Rules.For(about.Profile);
         return TypedResults.Ok<ImmutableArray<Possibility>>(
-            [.. Catalogue.Shipped.Exercises.Where(e => e.Setting != Setting.Gym).Select(Of)]);
+            [.. rules.Catalogue.Exercises.Where(e => e.Setting != Setting.Gym).Select(Of)]);
 
         Possibility Of(Exercise exercise)
         {

@@ -1,6 +1,5 @@
 using System.Security.Claims;
 using Ingegno.Core.Clients;
-using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Quantities;
 using Ingegno.Server.Accounts;
@@ -38,12 +37,13 @@ internal static class ClientEndpoints
     }
 
     private static async Task<Results<Created<MadeView>, ValidationProblem>> AddAsync(
-        NewClientForm form, ClaimsPrincipal user, Storage.Clients clients, TimeProvider clock)
+        NewClientForm form, ClaimsPrincipal user, Storage.Clients clients, Storage.Practices practices, TimeProvider clock)
     {
+        var catalogue = (await practices.FindAsync(user.CoachId())).Value.Rules.Catalogue;
         var home = form.Home ?? new Home();
         InputProblem[] problems =
         [
-            .. ClientProblems.Of(form.Profile, Catalogue.Shipped).Select(p => p with { Path = "profile." + p.Path }),
+            .. ClientProblems.Of(form.Profile, catalogue).Select(p => p with { Path = "profile." + p.Path }),
             .. HomeProblems.Of(home).Select(p => p with { Path = "home." + p.Path }),
         ];
         if (problems.Length > 0)
@@ -65,7 +65,7 @@ internal static class ClientEndpoints
     private static async Task<Results<Ok<ClientView>, ValidationProblem, ProblemHttpResult>> SaveAsync(
         string id, ClientForm form, ClaimsPrincipal user, Storage.Clients clients, Storage.Practices practices, TimeProvider clock)
     {
-        var problems = ClientProblems.Of(form.Profile, Catalogue.Shipped);
+        var problems = ClientProblems.Of(form.Profile, (await practices.FindAsync(user.CoachId())).Value.Rules.Catalogue);
         if (problems.Count > 0)
         {
             return Answers.Invalid(problems);

@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
-using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Plans;
 using Ingegno.Core.Programmes;
@@ -107,7 +106,7 @@ internal static class RosterEndpoints
         }
 
         var edit = on.Bench.Edit(plan, Draft(choices));
-        var review = ProgrammeReview.Of(sessions, about.Profile, Catalogue.Shipped, plan.Block, about.Practice.Marks);
+        var review = ProgrammeReview.Of(sessions, about.Profile, about.Rules.Catalogue, plan.Block, about.Practice.Marks);
         return (
             MovedProgramme.Of(sessions, review, about.Profile, rebuild.AllGuessed, about.Practice.Marks.PoorFit, number => edit.StandingAt(place.Id).GetValueOrDefault(number)?.InForce),
             Draft(choices));
@@ -128,7 +127,7 @@ internal static class RosterEndpoints
             {
                 var before = by;
                 var shrunk = ShrinkToFit.Into(
-                    Duration.FromMinutes(minutes), rebuild.Rebuild(session, before), about.Rules.ShrinkOrder, about.Home, Catalogue.Shipped,
+                    Duration.FromMinutes(minutes), rebuild.Rebuild(session, before), about.Rules.ShrinkOrder, about.Home, about.Rules.Catalogue,
                     with => rebuild.Rebuild(session, LineChanges.On(before, with, programme)));
                 by = LineChanges.On(before, shrunk.Changes, programme);
             }

@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Plans;
 using Ingegno.Core.Progression;
@@ -62,7 +61,7 @@ internal sealed class Answering(
 
     private static PlanOutcome Swapped(PlanCase on, LineProgress line)
     {
-        var sore = PainSwap.Sore(on.About.Profile, line, Catalogue.Shipped);
+        var sore = PainSwap.Sore(on.About.Profile, line, on.About.Rules.Catalogue);
         return PainSwap.Of(
             on.Plan.Value, PlanCommands.BenchOf(on.About, on.By.On, sore), line.Place?.Id ?? on.About.Place.Id, line, new(on.About.Profile.SoreJoints, sore.SoreJoints), on.LastTrained, on.By);
     }

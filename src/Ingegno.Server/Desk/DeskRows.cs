@@ -80,7 +80,7 @@ internal sealed class DeskRows(
         var proposals = Proposals.For(about, Lines(about, today), today);
         var last = about.Decisions.FirstOrDefault(d => !d.Undone);
         return new(
-            client, about.Profile.Name, about.Profile.Note, proposals, Week(about, today), Trends(about.Training.Digest),
+            client, about.Profile.Name, about.Profile.Note, proposals, Week(about, today), Trends(about.Training.Digest, about.Rules.Catalogue),
             about.Training.Sets.Select(s => (DateOnly?)s.On).Max(), about.PlanVersion,
             last is null ? null : new(last.Id, last.Sentence, last.Answer));
     }
@@ -99,7 +99,7 @@ internal sealed class DeskRows(
         var decided = await decisions.OfClientAsync(coach, client, clock.GetUtcNow().AddDays(-DecisionDays));
         return (
             new(
-                about.Profile, about.ClientPlaces, about.Rules, plan.Value, plan.Version, await trainings.OfClientAsync(coach, client, today),
+                about.Profile, about.ClientPlaces, about.Rules, plan.Value, plan.Version, await trainings.OfClientAsync(coach, client, today, about.Rules.Catalogue),
                 await reports.OfClientAsync(coach, client),
                 [.. (await conflicts.OfClientAsync(coach, client)).Select(c => new SetConflict(c.Id, c.Arrived, c.Standing, c.By, about.DayOf(c.At), c.StandingBy))],
                 [.. decided.Select(d => new Decision(d.Id, about.DayOf(d.At), d.About, d.Sentence, d.Answer, d.Undone))],
@@ -126,11 +126,11 @@ internal sealed class DeskRows(
     }
 
     /// <summary>Of each family the exercise logged most.</summary>
-    private static ImmutableArray<FamilyTrend> Trends(Digest digest) =>
+    private static ImmutableArray<FamilyTrend> Trends(Digest digest, Catalogue catalogue) =>
     [
         .. from family in ReachFamily.All
            let exposures = digest.Exposures
-               .Where(e => Catalogue.Shipped.Find(e.Exercise) is { } exercise && family.Patterns.Contains(exercise.Pattern))
+               .Where(e => catalogue.Find(e.Exercise) is { } exercise && family.Patterns.Contains(exercise.Pattern))
                .MaxBy(e => e.Factors.Length)
            where exposures is { Factors.Length: > 1 }
            select new FamilyTrend(family.Name, [.. Plateau.Smoothed(exposures.Factors).TakeLast(TrendLength).Select(f => Math.Round(f, 3))]),

@@ -2,12 +2,12 @@ using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Effort;
-using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Practices;
 using Ingegno.Core.Quantities;
 using Ingegno.Formats.ProgrammeText;
+using Ingegno.Server.Practices;
 using Ingegno.Server.Web;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -34,22 +34,22 @@ internal static class DoseEngine
     internal static Results<Ok<DoseView>, ValidationProblem> Find(DoseForm form)
     {
         var rules = (form.Rules ?? HouseRules.Default).For(form.Client);
-        var read = ProgrammeReader.Read(form.Line, Catalogue.Shipped, form.Client.Unit);
+        var read = ProgrammeReading.Read(form.Line, new() { Rules = rules }, form.Client.Unit);
         List<InputProblem> problems =
         [
-            .. ClientProblems.Of(form.Client, Catalogue.Shipped).Select(p => p with { Path = $"client.{p.Path}" }),
-            .. PracticeProblems.Of(new Practice { Rules = form.Rules ?? HouseRules.Default }, Catalogue.Shipped),
+            .. ClientProblems.Of(form.Client, rules.Catalogue).Select(p => p with { Path = $"client.{p.Path}" }),
+            .. PracticeProblems.Of(new Practice { Rules = form.Rules ?? HouseRules.Default }),
             .. Loads(form.Loads ?? []),
             .. Wished(form.Wish ?? DoseWish.None, rules),
         ];
         var line = read.Programme.Sessions is [{ Lines: [var only] }] ? only : null;
-        var written = line?.Exercise is { } id ? Catalogue.Shipped.Find(id) : null;
+        var written = line?.Exercise is { } id ? rules.Catalogue.Find(id) : null;
         if (written is null)
         {
             problems.Add(new("line", read.Problems.FirstOrDefault()?.Message ?? "Give one exercise line with a name of the catalogue."));
         }
 
-        if (Catalogue.Shipped.Find(form.Exercise) is not { IsForecast: true } exercise)
+        if (rules.Catalogue.Find(form.Exercise) is not { IsForecast: true } exercise)
         {
             problems.Add(new("exercise", $"No exercise \"{form.Exercise}\" with a load model in the catalogue."));
             return Answers.Invalid(problems);
@@ -60,7 +60,7 @@ internal static class DoseEngine
             return Answers.Invalid(problems);
         }
 
-        var anchors = StrengthAnchors.Of(form.Client, Catalogue.Shipped);
+        var anchors = StrengthAnchors.Of(form.Client, rules.Catalogue);
         if (IntentReading.Read(line!, written!, form.Client, anchors.For(written!), rules, []) is not { } intent)
         {
             return Answers.Invalid([new("line", "This line counts no repetitions against a load: there is nothing to search for.")]);

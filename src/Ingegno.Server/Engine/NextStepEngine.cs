@@ -39,21 +39,21 @@ internal static class NextStepEngine
         var rules = form.Rules ?? HouseRules.Default;
         InputProblem[] problems =
         [
-            .. ClientProblems.Of(form.Client, Catalogue.Shipped).Select(p => p with { Path = $"client.{p.Path}" }),
+            .. ClientProblems.Of(form.Client, rules.Catalogue).Select(p => p with { Path = $"client.{p.Path}" }),
             .. HomeProblems.Of(form.Home).Select(p => p with { Path = $"home.{p.Path}" }),
-            .. PracticeProblems.Of(new Practice { Rules = rules }, Catalogue.Shipped),
-            .. Problems(form.Line, "line"),
-            .. form.Start is { } start ? Problems(start, "start") : [],
+            .. PracticeProblems.Of(new Practice { Rules = rules }),
+            .. Problems(form.Line, "line", rules.Catalogue),
+            .. form.Start is { } start ? Problems(start, "start", rules.Catalogue) : [],
             .. form.Log.Length > MostSets
                 ? [new("log", $"At most {MostSets} sets at a time.")]
-                : form.Log.SelectMany((set, i) => SetLogProblems.Of(set with { Exercise = form.Line.Exercise }, $"log[{i}]", Catalogue.Shipped)),
+                : form.Log.SelectMany((set, i) => SetLogProblems.Of(set with { Exercise = form.Line.Exercise }, $"log[{i}]", rules.Catalogue)),
         ];
         return problems.Length > 0 ? Answers.Invalid(problems) : TypedResults.Ok(Next(form, rules, form.On ?? Today.ByThe(clock)));
     }
 
-    private static IEnumerable<InputProblem> Problems(Prescription line, string path)
+    private static IEnumerable<InputProblem> Problems(Prescription line, string path, Catalogue catalogue)
     {
-        if (Catalogue.Shipped.Find(line.Exercise) is null)
+        if (catalogue.Find(line.Exercise) is null)
         {
             yield return new($"{path}.exercise", $"The catalogue has no \"{line.Exercise}\".");
         }
@@ -68,11 +68,11 @@ internal static class NextStepEngine
     {
         const int line = 1;
         ImmutableArray<SetLog> sets = [.. form.Log.Select(s => s with { Line = line, Exercise = form.Line.Exercise }).OrderByDescending(s => s.On).ThenBy(s => s.SetNumber)];
-        var lesson = Learning.From(form.Client, Catalogue.Shipped, StrengthAnchors.Of(form.Client, Catalogue.Shipped), sets.Select(s => new TrainedSet(s, form.Line)));
+        var lesson = Learning.From(form.Client, rules.Catalogue, StrengthAnchors.Of(form.Client, rules.Catalogue), sets.Select(s => new TrainedSet(s, form.Line)));
         var planned = new PlannedLine(line, "", null, form.Line.Name, "", form.Line) { Number = line, Start = form.Start };
         var plan = Plan.Empty with { Sessions = [new PlannedSession("", Duration.Zero, [planned])] };
         var progress = PlanProgress.For(
-            form.Client with { Learned = lesson.Learned }, form.Home, rules, plan, new Training([.. sets.Select(s => new AskedSet(s, null))], [], [], [], Digest.Of(lesson)), day)[0];
+            form.Client with { Learned = lesson.Learned }, form.Home, rules, plan, new Training([.. sets.Select(s => new AskedSet(s, null))], [], [], [], Digest.Of(lesson), rules.Catalogue), day)[0];
         return new(progress.Step, progress.Trend, progress.Forecast, lesson.Learned, [.. lesson.Moves.Reverse()]);
     }
 }

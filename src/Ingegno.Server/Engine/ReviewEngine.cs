@@ -2,13 +2,13 @@ using System.Collections.Immutable;
 using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
-using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Practices;
 using Ingegno.Core.Review;
 using Ingegno.Core.Substitution;
 using Ingegno.Formats.ProgrammeText;
 using Ingegno.Server.Bench;
+using Ingegno.Server.Practices;
 using Ingegno.Server.Web;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -49,7 +49,7 @@ internal static class ReviewEngine
     {
         var practice = By(form.Rules, form.Marks);
         List<InputProblem> problems = Problems(form.Client, form.Home, form.Programme, practice, form.Block);
-        var read = ProgrammeReader.Read(form.Programme, Catalogue.Shipped, form.Client.Unit);
+        var read = ProgrammeReading.Read(form.Programme, practice, form.Client.Unit);
         if (read.Programme.Sessions.IsEmpty)
         {
             problems.AddRange(read.Problems.Take(1).Select(p => new InputProblem("programme", p.Message)));
@@ -58,7 +58,7 @@ internal static class ReviewEngine
         return problems.Count > 0 ? Answers.Invalid(problems)
             : form.Home is { } home
                 ? TypedResults.Ok(BenchEndpoints.Rebuild(form.Programme, [], form.Client, home, practice, form.On ?? Today.ByThe(clock), block: form.Block).Review)
-                : TypedResults.Ok(WrittenReview.Of(read.Programme, form.Client, practice.Rules, Catalogue.Shipped, form.Block, practice.Marks));
+                : TypedResults.Ok(WrittenReview.Of(read.Programme, form.Client, practice.Rules, practice.Rules.Catalogue, form.Block, practice.Marks));
     }
 
     private static Practice By(HouseRules? rules, ReviewThresholds? marks) =>
@@ -67,9 +67,9 @@ internal static class ReviewEngine
     private static List<InputProblem> Problems(ClientProfile client, Home? home, string programme, Practice practice, Block? block) =>
     [
         .. BenchEndpoints.Problems(block),
-        .. ClientProblems.Of(client, Catalogue.Shipped).Select(p => p with { Path = $"client.{p.Path}" }),
+        .. ClientProblems.Of(client, practice.Rules.Catalogue).Select(p => p with { Path = $"client.{p.Path}" }),
         .. home is null ? [] : HomeProblems.Of(home).Select(p => p with { Path = $"home.{p.Path}" }),
-        .. PracticeProblems.Of(practice, Catalogue.Shipped),
+        .. PracticeProblems.Of(practice),
         .. programme.Length > ProgrammeReader.MostCharacters
             ? [new InputProblem("programme", $"The text is too long: at most {ProgrammeReader.MostCharacters:N0} characters.")]
             : Array.Empty<InputProblem>(),

@@ -1,11 +1,11 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
-using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Practices;
 using Ingegno.Core.Substitution;
 using Ingegno.Formats.ProgrammeText;
+using Ingegno.Server.Practices;
 using Ingegno.Server.Web;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -28,12 +28,12 @@ internal static class SubstitutesEngine
     internal static Results<Ok<SubstitutesView>, ValidationProblem> Find(SubstitutesForm form, TimeProvider clock)
     {
         var rules = form.Rules ?? HouseRules.Default;
-        var read = ProgrammeReader.Read(form.Line, Catalogue.Shipped, form.Client.Unit);
+        var read = ProgrammeReading.Read(form.Line, new() { Rules = rules }, form.Client.Unit);
         List<InputProblem> problems =
         [
-            .. ClientProblems.Of(form.Client, Catalogue.Shipped).Select(p => p with { Path = $"client.{p.Path}" }),
+            .. ClientProblems.Of(form.Client, rules.Catalogue).Select(p => p with { Path = $"client.{p.Path}" }),
             .. HomeProblems.Of(form.Home).Select(p => p with { Path = $"home.{p.Path}" }),
-            .. PracticeProblems.Of(new Practice { Rules = rules }, Catalogue.Shipped),
+            .. PracticeProblems.Of(new Practice { Rules = rules }),
         ];
         if (read.Programme.Sessions is not [{ Lines: [_] }])
         {
@@ -46,7 +46,7 @@ internal static class SubstitutesEngine
         }
 
         var session = read.Programme.Sessions[0];
-        var rebuild = new SessionRebuild(form.Client, form.Home, Catalogue.Shipped, rules, form.On ?? Today.ByThe(clock), read.Programme);
+        var rebuild = new SessionRebuild(form.Client, form.Home, rules.Catalogue, rules, form.On ?? Today.ByThe(clock), read.Programme);
         return TypedResults.Ok(new SubstitutesView(rebuild.Rebuild(session, [], form.Ask?.Take(20).ToHashSet()).Lines[0], read.Problems));
     }
 }

@@ -47,7 +47,7 @@ internal static class TrialEngine
 
         var plan = await plans.FindAsync(coach, id);
         var programme = ProgrammeReading.Read(plan.Value.Text, about.Practice, about.Profile.Unit).Programme;
-        var anchors = WrittenAnchors.Of(about.Profile, Catalogue.Shipped, about.Rules.For(about.Profile), programme, about.Today(clock));
+        var anchors = WrittenAnchors.Of(about.Profile, about.Rules.Catalogue, about.Rules.For(about.Profile), programme, about.Today(clock));
         var (views, problems) = Work(form.Trials, about.Profile, about.Rules, anchors.For);
         return problems.Length > 0 ? Answers.Invalid(problems) : TypedResults.Ok(new TrialsView(views));
     }
@@ -84,14 +84,14 @@ internal static class TrialEngine
         for (int i = 0; i < trials.Length; i++)
         {
             var trial = trials[i];
-            InputProblem[] own = [.. trial.Problems(Catalogue.Shipped).Select(p => p with { Path = $"trials[{i}].{p.Path}" })];
+            InputProblem[] own = [.. trial.Problems(rules.Catalogue).Select(p => p with { Path = $"trials[{i}].{p.Path}" })];
             problems.AddRange(own);
             if (own.Length > 0)
             {
                 continue;
             }
 
-            var exercise = Catalogue.Shipped[trial.Exercise];
+            var exercise = rules.Catalogue[trial.Exercise];
             if (anchorOf(exercise) is not { } anchor)
             {
                 problems.Add(new($"trials[{i}].exercise", $"Nothing tells what {client.Name} could lift on this exercise."));

@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Anatomy;
-using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
@@ -49,13 +48,13 @@ public sealed record PlaceView(
             about.Place.Version,
             HomeLadders.Of(home),
             new Landmarks(about.Profile.Stature),
-            ReachChart.Of(about.Profile, home, Catalogue.Shipped, about.Rules, today, programme),
+            ReachChart.Of(about.Profile, home, about.Rules.Catalogue, about.Rules, today, programme),
             SurfaceLadder.PushUps(about.Profile, home, today, pass),
             SurfaceLadder.Rows(about.Profile, home, today, pass),
             LevelSets.Of(home, 2, LevelSets.UsualTolerance),
             LevelSets.Of(home, 3, LevelSets.UsualTolerance),
             AnchorHeights.Of(home, new Landmarks(about.Profile.Stature)),
-            home.Fixtures.ToDictionary(f => f.Id, f => FixtureUses.Of(f, about.Profile, prepared, Catalogue.Shipped, pass)),
+            home.Fixtures.ToDictionary(f => f.Id, f => FixtureUses.Of(f, about.Profile, prepared, about.Rules.Catalogue, pass)),
             home.Kit.OfType<Band>().ToDictionary(b => b.Id, b => BandDrawing.Of(BandCurve.Fit(b).Curve!)),
             home.Kit.OfType<Sliders>().ToDictionary(s => s.Id, s => home.Room.Floors.Where(f => Sliding.Slides(s.Slider, f)).ToImmutableArray()),
             home.Fixtures.Where(f => f.Check is not null).ToDictionary(f => f.Id, f => Core.Safety.SetupCheck.Expires(f.Check!, pass)),

@@ -36,31 +36,31 @@ internal static class LinkEndpoints
         }
 
         var today = about.Today(clock);
-        var training = await trainings.OfClientAsync(holder.Coach, holder.Client, today);
+        var training = await trainings.OfClientAsync(holder.Coach, holder.Client, today, about.Rules.Catalogue);
         var programme = SessionNames.Named(JsonSerializer.Deserialize<LinkProgramme>(sent.Document, TradeJson.Options)!);
         // The place in use comes first, whichever it was when this was sent.
         programme = programme with { Places = [.. programme.Places.OrderBy(p => p.Id == about.Place.Id ? 0 : 1)] };
         var since = today.AddDays(-DaysShown);
         return TypedResults.Ok(new LinkView(
-            holder.Client, HeldLines.Branched(programme), sent.SentAt, today, holder.Expires,
+            holder.Client, HeldLines.Branched(programme, about.Rules.Catalogue), sent.SentAt, today, holder.Expires,
             [.. training.Sets.Where(s => s.On >= since)], [.. training.Notes.Where(n => n.On >= since)],
-            LimitOf(programme, about.Profile, training, today),
+            LimitOf(programme, about.Profile, training, today, about.Rules.Catalogue),
             [.. HeldLines.Of(programme, about.Profile, about.ClientPlaces, training, about.Rules, today)]));
     }
 
-    private static LimitSet? LimitOf(LinkProgramme programme, ClientProfile client, Training training, DateOnly today)
+    private static LimitSet? LimitOf(LinkProgramme programme, ClientProfile client, Training training, DateOnly today, Catalogue catalogue)
     {
         if (programme.Places.IsEmpty)
         {
             return null;
         }
 
-        var anchors = StrengthAnchors.Of(client, Catalogue.Shipped, today: today);
+        var anchors = StrengthAnchors.Of(client, catalogue, today: today);
         DateOnly? lastAsked = training.Sets.Where(s => s.ToLimit).Select(s => (DateOnly?)s.On).Max();
         return (
             from session in Rotated(programme.Places[0].Sessions, training)
             let line = LimitAsk.Of(
-                session.Lines.Select(l => (l.Line, l.Prescription)), client, Catalogue.Shipped, anchors, today, lastAsked,
+                session.Lines.Select(l => (l.Line, l.Prescription)), client, catalogue, anchors, today, lastAsked,
                 e => training.Pain.Against(e) is not null || training.Sets.Any(s => s.Exercise == e.Id && s.Pain > 0 && s.On >= today.AddDays(-DaysShown)))
             where line is not null && training.Sets.Any(s => s.Line == line)
             select new LimitSet(session.Key, line.Value)).FirstOrDefault();

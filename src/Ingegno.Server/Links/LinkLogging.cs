@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using System.Text.Json;
 using Ingegno.Core.Clients;
-using Ingegno.Core.Exercises;
 using Ingegno.Core.Plans;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Progression;
@@ -37,7 +36,7 @@ internal static class LinkLogging
         foreach (var (entry, set) in batch.Sets)
         {
             var day = PhoneDay.Of(set.On, set.At, batch.PhoneNow, now, firstSent, zone);
-            if (SetLogProblems.Of(set, "", Catalogue.Shipped).FirstOrDefault() is { } problem)
+            if (SetLogProblems.Of(set, "", about.Rules.Catalogue).FirstOrDefault() is { } problem)
             {
                 refused.Add(new(set.Id, entry, problem.Message));
             }

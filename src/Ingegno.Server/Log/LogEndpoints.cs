@@ -49,7 +49,7 @@ internal static class LogEndpoints
             ? [new("sets", $"At most {MostSets} sets at a time.")]
             :
             [
-                .. form.Sets.SelectMany((set, i) => SetLogProblems.Of(set, $"sets[{i}]", Catalogue.Shipped)),
+                .. form.Sets.SelectMany((set, i) => SetLogProblems.Of(set, $"sets[{i}]", about.Rules.Catalogue)),
                 .. form.Sets.Select((set, i) => (set, i)).Where(p => p.set.On > today.AddDays(1))
                     .Select(p => new InputProblem($"sets[{p.i}].on", $"{p.set.On:d MMM yyyy} is still to come: give the day it was done.")),
             ];
@@ -77,7 +77,7 @@ internal static class LogEndpoints
                 return Answers.Invalid(taken);
             }
 
-            told = [.. saved.Zip(form.Sets).Where(s => s.First.Arrival == SetArrival.Conflict).Select(s => ToldTwice(s.Second))];
+            told = [.. saved.Zip(form.Sets).Where(s => s.First.Arrival == SetArrival.Conflict).Select(s => ToldTwice(s.Second, about.Rules.Catalogue))];
             await writing.CommitAsync();
         }
 
@@ -85,8 +85,8 @@ internal static class LogEndpoints
         return TypedResults.Ok((await progresses.FindAsync(coach, id, learned))!.View with { Told = told });
     }
 
-    private static string ToldTwice(SetLog set) =>
-        $"{Catalogue.Shipped.Find(set.Exercise)?.Name ?? set.Exercise}, set {set.SetNumber}: another account came in the meantime. Both are kept; say on the Desk which holds.";
+    private static string ToldTwice(SetLog set, Catalogue catalogue) =>
+        $"{catalogue.Find(set.Exercise)?.Name ?? set.Exercise}, set {set.SetNumber}: another account came in the meantime. Both are kept; say on the Desk which holds.";
 
     /// <summary>Writes the proposed next prescription of each named line into the plan.</summary>
     private static async Task<Results<Ok<ProgressView>, ProblemHttpResult>> TakeStepsAsync(

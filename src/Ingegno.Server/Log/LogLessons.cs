@@ -84,23 +84,23 @@ internal sealed partial class LogLessons(
             .GroupBy(p => p.Exercise).ToDictionary(g => g.Key, g => g.First(), StringComparer.Ordinal);
         ImmutableArray<TrainedSet> trained =
         [
-            .. sets.Where(s => Catalogue.Shipped.Find(s.Set.Exercise) is not null).Select(s => new TrainedSet(s.Set, s.As ?? AsPlanned(s.Set))),
+            .. sets.Where(s => rules.Catalogue.Find(s.Set.Exercise) is not null).Select(s => new TrainedSet(s.Set, s.As ?? AsPlanned(s.Set))),
         ];
         // What was known by then had aged until then.
         DateOnly? begins = trained.IsEmpty ? null : trained.Min(t => t.Set.On);
         string under = JsonSerializer.Serialize(new { client, rules, practice.Names, plan.Text, begins }, TradeJson.Options);
         var before = _atHand.Get<AtHand>(id) is { } known && known.Case == under ? known.SoFar : null;
-        var lesson = Learning.From(client, Catalogue.Shipped, WrittenAnchors.Of(client, Catalogue.Shipped, rules, programme, begins), trained, before);
+        var lesson = Learning.From(client, rules.Catalogue, WrittenAnchors.Of(client, rules.Catalogue, rules, programme, begins), trained, before);
         _atHand.Set(id, new AtHand(under, lesson.SoFar), new MemoryCacheEntryOptions { Size = 1, SlidingExpiration = TimeSpan.FromMinutes(MinutesAtHand) });
         return new(lesson, trained);
 
-        Prescription AsPlanned(SetLog set) => planned.GetValueOrDefault(set.Exercise) ?? AsUsual(set);
+        Prescription AsPlanned(SetLog set) => planned.GetValueOrDefault(set.Exercise) ?? AsUsual(set, rules.Catalogue);
     }
 
     /// <summary>Sets older than their prescriptions, gym sets among them: plain repetitions with a usual rest.</summary>
-    private static Prescription AsUsual(SetLog set)
+    private static Prescription AsUsual(SetLog set, Catalogue catalogue)
     {
-        var exercise = Catalogue.Shipped.Find(set.Exercise)!;
+        var exercise = catalogue.Find(set.Exercise)!;
         return new Prescription
         {
             Exercise = exercise.Id,

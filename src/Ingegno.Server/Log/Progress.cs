@@ -56,24 +56,24 @@ internal sealed class Progresses(Cases cases, Storage.Plans plans, SetLogs logs,
         }
 
         var plan = (await plans.FindAsync(coach, client)).At(about.Place.Id);
-        var today = about.Today(clock);
-        var training = await trainings.OfClientAsync(coach, client, today);
+        var (today, catalogue) = (about.Today(clock), about.Rules.Catalogue);
+        var training = await trainings.OfClientAsync(coach, client, today, catalogue);
         var (lesson, trained) = learned ??= (await lessons.ReadAsync(coach, client))!;
         var lines = PlanProgress.Everywhere(about.Profile, about.Home, about.ClientPlaces, about.Rules, plan.Value, training, today);
         return new(
             lines, plan, today, learned, [.. training.Notes],
-            Continuity.Of(lesson, StrengthAnchors.Of(about.Profile with { Learned = Learned.Nothing }, Catalogue.Shipped), Catalogue.Shipped),
-            PersonalBests.Of(trained, Catalogue.Shipped),
+            Continuity.Of(lesson, StrengthAnchors.Of(about.Profile with { Learned = Learned.Nothing }, catalogue), catalogue),
+            PersonalBests.Of(trained, catalogue),
             [.. await logs.OverwrittenAsync(coach, client, today.AddDays(-Training.Days))],
-            [.. Swaps(await plans.ChangesAsync(coach, client), plan.Value.Place)], PlanProgress.Gone(lines, training));
+            [.. Swaps(await plans.ChangesAsync(coach, client), plan.Value.Place, catalogue)], PlanProgress.Gone(lines, training, catalogue));
     }
 
-    private static IEnumerable<SwapMark> Swaps(IReadOnlyList<PlanChange> changes, string? place) =>
+    private static IEnumerable<SwapMark> Swaps(IReadOnlyList<PlanChange> changes, string? place, Catalogue catalogue) =>
         (from change in changes
          from line in change.Lines
          where line.Place == place && line.Before?.Prescription is not null && line.After?.Prescription is not null
              && line.Before.Prescription.Exercise != line.After.Prescription.Exercise
-         let exercises = new[] { line.Before!.Prescription!.Exercise, line.After!.Prescription!.Exercise }.Select(Catalogue.Shipped.Find).OfType<Exercise>()
+         let exercises = new[] { line.Before!.Prescription!.Exercise, line.After!.Prescription!.Exercise }.Select(catalogue.Find).OfType<Exercise>()
          select new SwapMark(
              change.On, line.Before!.Prescription!.Name, line.After!.Prescription!.Name,
              [.. Core.Substitution.ReachFamily.All.Where(f => exercises.Any(e => f.Patterns.Contains(e.Pattern))).Select(f => f.Name)])).Distinct();

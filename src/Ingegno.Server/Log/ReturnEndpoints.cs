@@ -38,13 +38,13 @@ internal static class ReturnEndpoints
         var digest = await lessons.FindAsync(coach, id);
         return TypedResults.Ok(new ReturnView(
             ReturnToGym.Of(
-                programme, about.Profile, Catalogue.Shipped, WrittenAnchors.Of(about.Profile, Catalogue.Shipped, about.Rules, programme), about.Rules),
-            [.. Better(digest)]));
+                programme, about.Profile, about.Rules.Catalogue, WrittenAnchors.Of(about.Profile, about.Rules.Catalogue, about.Rules, programme), about.Rules),
+            [.. Better(digest, about.Rules.Catalogue)]));
     }
 
-    private static IEnumerable<string> Better(Digest digest) =>
+    private static IEnumerable<string> Better(Digest digest, Catalogue catalogue) =>
         from exposures in digest.Exposures
-        let exercise = Catalogue.Shipped.Find(exposures.Exercise)
+        let exercise = catalogue.Find(exposures.Exercise)
         where exercise is { Setting: not Setting.Gym } && exposures.Factors.Length > 2
         let rise = (exposures.Factors[^1] / exposures.Factors[0]) - 1
         where rise >= WorthSaying

@@ -1,3 +1,4 @@
+using Ingegno.Core.Exercises;
 using Ingegno.Core.Plans;
 using Ingegno.Core.Progression;
 using Ingegno.Core.Safety;
@@ -8,12 +9,12 @@ namespace Ingegno.Server.Log;
 /// <summary>Reads what a client did and said lately.</summary>
 internal sealed class Trainings(SetLogs logs, SessionNotes notes, Lessons lessons, Storage.Plans plans)
 {
-    internal async Task<Training> OfClientAsync(string coach, string client, DateOnly today)
+    internal async Task<Training> OfClientAsync(string coach, string client, DateOnly today, Catalogue catalogue)
     {
         var since = today.AddDays(-Training.Days);
         return new(
             await logs.AskedOfClientAsync(coach, client, since), await notes.OfClientAsync(coach, client, since), await notes.ClearedAsync(coach, client),
-            [.. Answered(await plans.ChangesAsync(coach, client, ChangeKind.SwappedForPain))], await lessons.FindAsync(coach, client));
+            [.. Answered(await plans.ChangesAsync(coach, client, ChangeKind.SwappedForPain))], await lessons.FindAsync(coach, client), catalogue);
     }
 
     /// <summary>What was given up for pain and not taken back.</summary>

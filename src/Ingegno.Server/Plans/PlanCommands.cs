@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Clients;
-using Ingegno.Core.Exercises;
 using Ingegno.Core.Plans;
 using Ingegno.Core.Progression;
 using Ingegno.Server.Clients;
@@ -35,7 +34,7 @@ internal sealed class PlanCommands(Database database, Cases cases, Storage.Plans
     internal static PlanBench BenchOf(Case about, DateOnly today, ClientProfile? with = null)
     {
         var profile = with ?? about.Profile;
-        return new(profile, about.Practice, Catalogue.Shipped, about.ClientPlaces, today, text => ProgrammeReading.Read(text, about.Practice, profile.Unit).Programme);
+        return new(profile, about.Practice, about.Practice.Rules.Catalogue, about.ClientPlaces, today, text => ProgrammeReading.Read(text, about.Practice, profile.Unit).Programme);
     }
 
     /// <returns>Null when the coach has no such client.</returns>
@@ -48,7 +47,7 @@ internal sealed class PlanCommands(Database database, Cases cases, Storage.Plans
 
         var today = about.Today(clock);
         return new(
-            about, (await plans.FindAsync(coach, client)).At(about.Place.Id), await trainings.OfClientAsync(coach, client, today), BenchOf(about, today),
+            about, (await plans.FindAsync(coach, client)).At(about.Place.Id), await trainings.OfClientAsync(coach, client, today, about.Rules.Catalogue), BenchOf(about, today),
             new Commanded(Guid.CreateVersion7(), today, clock.GetUtcNow(), who));
     }
 

@@ -1,5 +1,7 @@
+using System.Collections.Immutable;
 using System.Security.Claims;
 using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
 using Ingegno.Core.Practices;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Web;
@@ -18,6 +20,7 @@ internal static class PracticeEndpoints
         api.MapGet("/practice", FindAsync).WithName("getPractice");
         api.MapPut("/practice", SaveAsync).WithName("savePractice");
         api.MapPut("/practice/names", NameAsync).WithName("nameExercise");
+        api.MapPut("/practice/exercises", AddExerciseAsync).WithName("saveOwnExercise");
     }
 
     private static async Task<Ok<PracticeView>> FindAsync(ClaimsPrincipal user, Storage.Practices practices)
@@ -35,11 +38,37 @@ internal static class PracticeEndpoints
         return await SaveAsync(new(practice, found.Version), user, practices);
     }
 
+    /// <summary>Adds an exercise of the practice's own, or changes or retires the one of its id.</summary>
+    /// <param name="form">With an empty id it is new and gets one of its name.</param>
+    private static async Task<Results<Ok<OwnExercise>, ValidationProblem, ProblemHttpResult>> AddExerciseAsync(
+        OwnExercise form, ClaimsPrincipal user, Storage.Practices practices)
+    {
+        var found = await practices.FindAsync(user.CoachId());
+        var rules = found.Value.Rules;
+        var own = form.Id.Length > 0 ? form : form with { Id = OwnExercise.IdOf(form.Name, rules.Exercises) };
+        int at = rules.Exercises.ToList().FindIndex(e => e.Id == own.Id);
+        ImmutableArray<OwnExercise> exercises = at < 0 ? rules.Exercises.Add(own) : rules.Exercises.SetItem(at, own);
+        string path = $"[{(at < 0 ? exercises.Length - 1 : at)}].";
+        InputProblem[] problems = [.. OwnExerciseProblems.Of(exercises).Where(p => p.Path.Length == 0 || p.Path.StartsWith(path, StringComparison.Ordinal))];
+        if (problems.Length > 0)
+        {
+            return Answers.Invalid(problems.Select(p => p with { Path = p.Path.Length == 0 ? "" : p.Path[path.Length..] }));
+        }
+
+        var result = await practices.SaveAsync(user.CoachId(), found.Value with { Rules = rules with { Exercises = exercises } }, found.Version);
+        return result.Saved ? TypedResults.Ok(own) : Answers.Stale();
+    }
+
     private static async Task<Results<Ok<PracticeView>, ValidationProblem, ProblemHttpResult>> SaveAsync(
         PracticeView form, ClaimsPrincipal user, Storage.Practices practices)
     {
-        var problems = PracticeProblems.Of(form.Practice, Catalogue.Shipped);
-        if (problems.Count > 0)
+        var before = (await practices.FindAsync(user.CoachId())).Value.Rules.Exercises;
+        InputProblem[] problems =
+        [
+            .. PracticeProblems.Of(form.Practice),
+            .. OwnExerciseProblems.Missing(before, form.Practice.Rules.Exercises).Select(p => p with { Path = "rules.exercises" }),
+        ];
+        if (problems.Length > 0)
         {
             return Answers.Invalid(problems);
         }

@@ -10,7 +10,7 @@ namespace Ingegno.Server.Practices;
 internal static class ProgrammeReading
 {
     internal static ReadProgramme Read(string text, Practice practice, MassUnit unit) =>
-        ProgrammeReader.Read(text, Catalogue.Shipped, unit, NameReader.Shipped.Knowing(practice.Names));
+        ProgrammeReader.Read(text, practice.Rules.Catalogue, unit, HouseCatalogue.Of(practice.Rules.Exercises).Names.Knowing(practice.Names));
 
     /// <summary>What nobody could read in it, a sentence each; what is only asked after is none of it.</summary>
     internal static ImmutableArray<string> Unread(string text, Practice practice, MassUnit unit)

@@ -15,7 +15,7 @@ public class BlockFindingTests
 
     private static Finding? Find(FindingKind kind, Block? block, ReviewThresholds? marks, params WrittenLine[] lines)
     {
-        ImmutableArray<RebuiltLine> rebuilt = [.. lines.Select(l => new RebuiltLine { Written = l, Outcome = LineOutcome.Unchanged, Role = Role.Secondary })];
+        ImmutableArray<RebuiltLine> rebuilt = [.. lines.Select(l => new RebuiltLine { Written = l, Reading = "", Outcome = LineOutcome.Unchanged, Role = Role.Secondary })];
         return ProgrammeReview.Of([new TrainedSession("Monday", [], [], Duration.FromMinutes(30))], rebuilt, People.Man, Catalogue.Shipped, block, marks)
             .Findings.FirstOrDefault(f => f.Kind == kind);
     }

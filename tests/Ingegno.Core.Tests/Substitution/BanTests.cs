@@ -52,7 +52,7 @@ public class BanTests
     [Fact]
     public void The_practice_as_it_ships_can_be_saved_and_slips_are_named()
     {
-        PracticeProblems.Of(new Practice(), Catalogue.Shipped).ShouldBeEmpty();
+        PracticeProblems.Of(new Practice()).ShouldBeEmpty();
         var wrong = new Practice
         {
             Rules = Rules with
@@ -66,7 +66,7 @@ public class BanTests
             Marks = new() { MostInWeek = 5, LandingsBeginner = 200 },
             WeekPrices = new() { SetOutsideBand = 45, PatternLost = -1 },
         };
-        PracticeProblems.Of(wrong, Catalogue.Shipped).Select(p => p.Path).ShouldBe(
+        PracticeProblems.Of(wrong).Select(p => p.Path).ShouldBe(
             [
                 "rules.passDays", "rules.weights.main", "prices[0].name", "prices[0].cost", "rules.bans[0]",
                 "rules.bans[1].exercise", "rules.bans[1].reason", "rules.preferred[0]",

@@ -212,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice/exercises": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["saveOwnExercise"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/devices": {
         parameters: {
             query?: never;
@@ -2256,10 +2272,7 @@ export interface components {
             /** @description What changes. */
             by: components["schemas"]["LadderStep"];
         };
-        /**
-         * @description The muscle length at which the exercise is hardest.
-         * @enum {unknown}
-         */
+        /** @enum {unknown} */
         HardestRange: "long" | "middle" | "short";
         /** @description One answer: true when it applies. */
         HealthAnswer: {
@@ -2410,6 +2423,8 @@ export interface components {
             preferred: string[];
             /** @description Catalogue ids that are off by default and allowed here, screens permitting. */
             allowed: string[];
+            /** @description Exercises this practice added to the catalogue. */
+            exercises: components["schemas"]["OwnExercise"][];
             /** @description In which order a session that is too long is made shorter; each means once. */
             shrinkOrder: components["schemas"]["ShrinkMeans"][];
         };
@@ -2503,11 +2518,10 @@ export interface components {
          * @enum {unknown}
          */
         Joint: "neck" | "shoulder" | "elbow" | "wrist" | "upperBack" | "lowerBack" | "hip" | "knee" | "ankle";
-        /** @description How much an exercise asks of a joint: 1 a little, 2 clearly, 3 hard. */
         JointStress: {
             joint: components["schemas"]["Joint"];
             /** Format: int32 */
-            level: number;
+            level: number | string;
         };
         /** @description An entry that is safe now. */
         KeptEntry: {
@@ -2669,10 +2683,7 @@ export interface components {
             /** @description The owner's word for it: "Rucksack", "Blue dumbbells". */
             name: string;
         };
-        /**
-         * @description A thing an exercise is done with and with no other.
-         * @enum {unknown}
-         */
+        /** @enum {unknown} */
         KitWanted: "anything" | "bag" | "straps";
         /** @description A set the client has done, from which a maximum is estimated. */
         KnownLift: {
@@ -2934,10 +2945,7 @@ export interface components {
              */
             line: number;
         };
-        /**
-         * @description Where the resistance pulls or presses from, seen from the body.
-         * @enum {unknown}
-         */
+        /** @enum {unknown} */
         LineOfForce: "intoTheChest" | "intoTheUpperChest" | "fromOverhead" | "fromBelow" | "fromTheFront" | "fromTheFrontHigh" | "fromAbove" | "alongTheSpine" | "onEachLeg" | "behindTheHips" | "acrossTheHips" | "atTheShin" | "atTheHands" | "fromTheSide" | "againstTheTrunk";
         /**
          * @description What became of a written line.
@@ -3173,6 +3181,11 @@ export interface components {
              * @default 1
              */
             loadCounts: number;
+        };
+        /** @description A test with a weight: so much put on, so much shown by a scale where the body presses or pulls. */
+        LoadTest: {
+            put: components["schemas"]["Mass"];
+            arrives: components["schemas"]["Mass"];
         };
         /** @description Sets to keep; sending the same ids again changes nothing but their figures. */
         LogForm: {
@@ -3423,6 +3436,54 @@ export interface components {
             to: string;
             subject: string;
             text: string;
+        };
+        /**
+         * @description An exercise a coach added: like one of the catalogue, and what differs. Whatever is null is as there. What an exercise
+         *     may not be given with (health, screens, movement over the head) always comes from the one it is like.
+         * @example "Door-frame row" like the standing lean row, hardest in the middle, 80 percent as hard.
+         */
+        OwnExercise: {
+            /** @description Stable for ever, as logs refer to it. */
+            id: string;
+            name: string;
+            /** @description What the coach also calls it. */
+            alsoCalled: string[];
+            /** @description Catalogue id of the exercise it is like. */
+            like: string;
+            /** @description How much each muscle works, above 0 to 1. */
+            muscles: null | {
+                [key: string]: number;
+            };
+            line: null | components["schemas"]["LineOfForce"];
+            sides: null | components["schemas"]["Sides"];
+            range: null | components["schemas"]["HardestRange"];
+            /** @description Ways a load can be held. */
+            holds: null | components["schemas"]["Hold"][];
+            needsLoad: null | boolean;
+            wants: null | components["schemas"]["KitWanted"];
+            test: null | components["schemas"]["LoadTest"];
+            /**
+             * Format: double
+             * @description What is lifted in this over what is lifted in the one it is like; 1 where nothing is said.
+             */
+            strength: null | number;
+            fixtures: null | components["schemas"]["OwnFixture"][];
+            joints: null | components["schemas"]["JointStress"][];
+            /**
+             * Format: int32
+             * @description 1 anybody to 4 very trained.
+             */
+            skill: null | number;
+            setUp: null | string[];
+            cues: null | string[];
+            /** @description Given no more; what was done with it keeps its name. */
+            isRetired: boolean;
+        };
+        OwnFixture: {
+            role: components["schemas"]["FixtureRole"];
+            kinds: components["schemas"]["FixtureKind"][];
+            lowest: components["schemas"]["Share"];
+            highest: components["schemas"]["Share"];
         };
         /** @description What a practice calls an exercise: "my power row is the dead-stop row". */
         OwnName: {
@@ -4643,10 +4704,7 @@ export interface components {
             /** @description False where even the main work takes longer; then this is as short as it gets. */
             fits: boolean;
         };
-        /**
-         * @description Both limbs together, or one at a time (then every repetition count is per side).
-         * @enum {unknown}
-         */
+        /** @enum {unknown} */
         Sides: "together" | "oneAtATime";
         /** @description What is typed to sign in. */
         SignInForm: {
@@ -5835,6 +5893,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PracticeView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    saveOwnExercise: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnExercise"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnExercise"];
                 };
             };
             /** @description Bad Request */

@@ -3,6 +3,7 @@
 	import { api, ask, type TemplateOffer } from '$lib/api/client';
 	import type { Bench } from './bench.svelte';
 	import Readings from './Readings.svelte';
+	import { addHref } from '$lib/catalogue/own';
 	import TemplateList from './TemplateList.svelte';
 	import Underlined from './Underlined.svelte';
 
@@ -93,6 +94,22 @@
 		return true;
 	}
 
+	/** The words a question is about. */
+	const wordsOf = ({ line, column, length }: Question) =>
+		(text.split('\n')[line - 1] ?? '').slice(column - 1, column - 1 + length).trim();
+
+	/** The name of its line is no exercise at all. */
+	const isUnknown = (question: Question) =>
+		question.length > 0 &&
+		bench.view.sessions.some((s) =>
+			s.lines.some(
+				(l) =>
+					l.outcome === 'unknown' &&
+					l.written.textLine === question.line &&
+					l.written.exerciseName === wordsOf(question)
+			)
+		);
+
 	function lineLength(line: number): number {
 		return text.split('\n')[line - 1]?.length ?? 1;
 	}
@@ -148,7 +165,7 @@
 						<b>line {problem.line}, column {problem.column}</b>
 						{problem.message}
 					</button>
-					{#if problem.meant.length > 0}
+					{#if problem.meant.length > 0 || isUnknown(problem)}
 						<div class="flex flex-wrap items-center gap-x-1 gap-y-0.5 py-0.5">
 							{#each problem.meant as meant, n (n)}
 								<span class="border-rule inline-flex overflow-hidden rounded border">
@@ -166,6 +183,9 @@
 									>
 								</span>
 							{/each}
+							<a class="text-soft px-1 underline underline-offset-2" href={addHref(wordsOf(problem))}
+								>{problem.meant.length > 0 ? 'none of these: ' : ''}add it as your own</a
+							>
 						</div>
 					{/if}
 				</li>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { RebuiltLine } from '$lib/api/client';
+	import { addHref } from '$lib/catalogue/own';
 	import { clock } from '$lib/units';
 	import { techniquesOf } from './techniques';
 
@@ -142,6 +143,7 @@
 					>{near.name}</button
 				>{/each}?
 		{/if}
+		<a class="underline underline-offset-2" href={addHref(line.written.exerciseName)}>Add it as your own</a>
 	</div>
 {:else}
 	<div class="text-accent font-display text-[15px] font-semibold">Nothing stands in here</div>
