@@ -10,6 +10,7 @@ public sealed class Catalogue
 {
     private readonly FrozenDictionary<string, Exercise> _byId;
     private readonly FrozenDictionary<string, Exercise> _byName;
+    private readonly ImmutableArray<(string Name, uint[] Pairs, Exercise Exercise)> _offered;
     private readonly ILookup<string, Exercise> _followers;
     private readonly ILookup<string, Exercise> _byShared;
     private readonly ILookup<string, HarderNeighbour> _easier;
@@ -34,6 +35,7 @@ public sealed class Catalogue
             .SelectMany(NameMatch.KeysOf, (e, key) => (key, e))
             .DistinctBy(p => p.key, StringComparer.Ordinal)
             .ToFrozenDictionary(p => p.key, p => p.e, StringComparer.Ordinal);
+        _offered = [.. _byName.Where(p => !p.Value.IsRetired).Select(p => (p.Key, NameMatch.PairsOf(p.Key), p.Value))];
         _byShared = Exercises
             .SelectMany(e => e.SharedNames.Select(NameMatch.Normalise).Distinct(), (e, key) => (key, e))
             .ToLookup(p => p.key, p => p.e, StringComparer.Ordinal);
@@ -85,14 +87,15 @@ public sealed class Catalogue
     public ImmutableArray<Exercise> Nearest(string typed, int most = 3)
     {
         string name = NameMatch.Normalise(typed), kind = name[(name.LastIndexOf(' ') + 1)..];
+        uint[] pairs = NameMatch.PairsOf(name);
         return
         [
-            .. AlsoMeant(typed).Concat(_byName
-                .Select(p => (p.Value, Likeness: NameMatch.Likeness(name, p.Key) + (IsKind(p.Key) ? OfOneKind : 0)))
-                .Where(p => p.Likeness >= 0.3 && !p.Value.IsRetired)
+            .. AlsoMeant(typed).Concat(_offered
+                .Select(p => (p.Exercise, Likeness: NameMatch.Likeness(pairs, p.Pairs) + (IsKind(p.Name) ? OfOneKind : 0)))
+                .Where(p => p.Likeness >= 0.3)
                 .OrderByDescending(p => p.Likeness)
-                .ThenBy(p => p.Value.Id, StringComparer.Ordinal)
-                .Select(p => p.Value))
+                .ThenBy(p => p.Exercise.Id, StringComparer.Ordinal)
+                .Select(p => p.Exercise))
                 .DistinctBy(e => e.Id)
                 .Take(most),
         ];

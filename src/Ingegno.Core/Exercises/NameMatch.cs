@@ -47,18 +47,35 @@ public static class NameMatch
     /// Likeness of two normalised names, 0 to 1: twice the letter pairs they share over all letter pairs (the
     /// Dice coefficient on bigrams), so swapped words and a slipped letter still come close.
     /// </summary>
-    public static double Likeness(string a, string b)
+    public static double Likeness(string a, string b) => Likeness(PairsOf(a), PairsOf(b));
+
+    /// <summary>The same of letter pairs found before: a name is compared with every name known.</summary>
+    public static double Likeness(ReadOnlySpan<uint> a, ReadOnlySpan<uint> b)
     {
-        var pairsOfA = Pairs(a);
-        var pairsOfB = Pairs(b);
-        if (pairsOfA.Count + pairsOfB.Count == 0)
+        int shared = 0;
+        for (int i = 0, j = 0; i < a.Length && j < b.Length;)
         {
-            return 0;
+            shared += a[i] == b[j] ? 1 : 0;
+            (i, j) = (i + (a[i] <= b[j] ? 1 : 0), j + (b[j] <= a[i] ? 1 : 0));
         }
 
-        int total = pairsOfA.Count + pairsOfB.Count;
-        int shared = pairsOfA.Count(pair => pairsOfB.Remove(pair));
-        return 2.0 * shared / total;
+        return a.Length + b.Length == 0 ? 0 : 2.0 * shared / (a.Length + b.Length);
+    }
+
+    /// <summary>The letter pairs of a normalised name's words, in order; one that comes twice stands twice.</summary>
+    public static uint[] PairsOf(string name)
+    {
+        var pairs = new List<uint>(name.Length);
+        for (int i = 1; i < name.Length; i++)
+        {
+            if (name[i] != ' ' && name[i - 1] != ' ')
+            {
+                pairs.Add(((uint)name[i - 1] << 16) | name[i]);
+            }
+        }
+
+        pairs.Sort();
+        return [.. pairs];
     }
 
     private static string Singular(string word) => word switch
@@ -70,7 +87,4 @@ public static class NameMatch
         _ when word.Length > 3 && word.EndsWith('s') && !word.EndsWith("ss", StringComparison.Ordinal) => word[..^1],
         _ => word,
     };
-
-    private static List<string> Pairs(string name) =>
-        [.. name.Split(' ').SelectMany(w => Enumerable.Range(0, Math.Max(0, w.Length - 1)).Select(i => w.Substring(i, 2)))];
 }

@@ -47,11 +47,15 @@ public sealed class NameReader
     /// <summary>Letters a word has at least before one slip, and before two, are mended.</summary>
     private const int OneSlip = 4, TwoSlips = 8;
 
+    /// <summary>No word of the trade is longer, in letters.</summary>
+    private const int LongestWord = 40;
+
     private readonly Catalogue _catalogue;
     private readonly GymWords _words = GymWords.Shipped;
     private readonly FrozenDictionary<string, Exercise> _byWords;
     private readonly FrozenDictionary<string, Exercise> _byBag, _near;
     private readonly FrozenSet<string> _vocabulary;
+    private readonly ImmutableArray<(uint[] Pairs, Exercise Exercise)> _pairs;
     private readonly FrozenDictionary<string, Exercise> _own = FrozenDictionary<string, Exercise>.Empty;
 
     public NameReader(Catalogue catalogue)
@@ -72,13 +76,15 @@ public sealed class NameReader
         _byBag = names.GroupBy(p => Bag(p.Key.Split(' ')), StringComparer.Ordinal)
             .Where(g => g.Select(p => p.Value.Id).Distinct().Count() == 1)
             .ToFrozenDictionary(g => g.Key, g => g.First().Value, StringComparer.Ordinal);
+        _pairs = [.. names.Select(n => (NameMatch.PairsOf(n.Key), n.Value))];
         _near = _words.Near.ToFrozenDictionary(n => Bag(WordsOf(n.Key)), n => catalogue[n.Value], StringComparer.Ordinal);
         _vocabulary = names.Keys.Concat(_words.Near.Keys).SelectMany(k => k.Split(' ')).Concat(_words.Modifiers.Keys).Where(w => w.Length >= OneSlip).ToFrozenSet(StringComparer.Ordinal);
     }
 
     private NameReader(NameReader shipped, IEnumerable<OwnName> own)
     {
-        (_catalogue, _byWords, _byBag, _near, _vocabulary) = (shipped._catalogue, shipped._byWords, shipped._byBag, shipped._near, shipped._vocabulary);
+        (_catalogue, _byWords, _byBag, _near, _vocabulary, _pairs) =
+            (shipped._catalogue, shipped._byWords, shipped._byBag, shipped._near, shipped._vocabulary, shipped._pairs);
         _own = own.Where(n => _catalogue.Find(n.Exercise) is not null)
             .GroupBy(n => Bag(WordsOf(n.Typed)), StringComparer.Ordinal)
             .Where(g => g.Key.Length > 0)
@@ -204,35 +210,49 @@ public sealed class NameReader
     /// <summary>Letters put in, left out, changed or swapped (Damerau 1964); null above the most.</summary>
     private static int? Slips(string a, string b, int most)
     {
-        if (Math.Abs(a.Length - b.Length) > most)
+        if (Math.Abs(a.Length - b.Length) > most || Math.Max(a.Length, b.Length) > LongestWord)
         {
             return null;
         }
 
-        int[,] cost = new int[a.Length + 1, b.Length + 1];
+        // Three rows are enough: a swap reaches back two.
+        Span<int> before = stackalloc int[LongestWord + 1], last = stackalloc int[LongestWord + 1], row = stackalloc int[LongestWord + 1];
         for (int i = 0; i <= a.Length; i++)
         {
+            int least = int.MaxValue;
             for (int j = 0; j <= b.Length; j++)
             {
-                cost[i, j] = i == 0 ? j : j == 0 ? i
-                    : Math.Min(Math.Min(cost[i - 1, j], cost[i, j - 1]) + 1, cost[i - 1, j - 1] + (a[i - 1] == b[j - 1] ? 0 : 1));
+                row[j] = i == 0 ? j : j == 0 ? i : Math.Min(Math.Min(last[j], row[j - 1]) + 1, last[j - 1] + (a[i - 1] == b[j - 1] ? 0 : 1));
                 if (i > 1 && j > 1 && a[i - 1] == b[j - 2] && a[i - 2] == b[j - 1])
                 {
-                    cost[i, j] = Math.Min(cost[i, j], cost[i - 2, j - 2] + 1);
+                    row[j] = Math.Min(row[j], before[j - 2] + 1);
                 }
+
+                least = Math.Min(least, row[j]);
             }
+
+            // A swap may still mend one of the last row.
+            if (least > most + 1)
+            {
+                return null;
+            }
+
+            var spare = before;
+            before = last;
+            last = row;
+            row = spare;
         }
 
-        return cost[a.Length, b.Length] is var slips && slips <= most ? slips : null;
+        return last[b.Length] is var slips && slips <= most ? slips : null;
     }
 
     private NameRead? Alike(string[] words)
     {
-        string typed = string.Join(' ', words);
-        var near = _byWords.Select(p => (p.Value, Likeness: NameMatch.Likeness(typed, p.Key)))
-            .GroupBy(p => p.Value.Id).Select(g => g.MaxBy(p => p.Likeness)).OrderByDescending(p => p.Likeness).ThenBy(p => p.Value.Id, StringComparer.Ordinal).Take(2).ToArray();
-        return near.Length == 2 && near[0].Likeness >= AlikeEnough && near[0].Likeness - near[1].Likeness >= Margin
-            ? new(near[0].Value, NameSureness.Guessed, [], [])
+        uint[] typed = NameMatch.PairsOf(string.Join(' ', words));
+        var near = _pairs.Select(p => (p.Exercise, Likeness: NameMatch.Likeness(typed, p.Pairs))).Where(p => p.Likeness >= AlikeEnough - Margin)
+            .GroupBy(p => p.Exercise.Id).Select(g => g.MaxBy(p => p.Likeness)).OrderByDescending(p => p.Likeness).ThenBy(p => p.Exercise.Id, StringComparer.Ordinal).Take(2).ToArray();
+        return near is [{ Likeness: >= AlikeEnough } first, ..] && (near.Length == 1 || first.Likeness - near[1].Likeness >= Margin)
+            ? new(first.Exercise, NameSureness.Guessed, [], [])
             : null;
     }
 }
