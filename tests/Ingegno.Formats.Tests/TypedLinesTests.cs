@@ -144,6 +144,19 @@ public sealed partial class TypedLinesTests
         line.Techniques.ShouldBe([new WrittenTechnique(TechniqueKind.Cluster, 20)]);
     }
 
+    [Theory]
+    [InlineData("Push-up 3x5 lowering only", "lowering-only-push-up", "5-0-1-0")]
+    [InlineData("Pull-up 3x5 eccentric only", "lowering-only-chin-up", "5-0-1-0")]
+    [InlineData("Bench press 3x5 80 kg negatives only", "barbell-bench-press", "5-0-1-0")]
+    [InlineData("Push-up 3x5 3 s down lowering only", "lowering-only-push-up", "3-0-1-0")]
+    public void What_is_lowered_only_is_that_exercise_where_there_is_one_and_slow(string text, string exercise, string tempo)
+    {
+        var line = LinesOf(Read(text)).ShouldHaveSingleItem();
+        (line.Exercise, line.Tempo?.ToString()).ShouldBe((exercise, tempo));
+        var again = LinesOf(Read(PlainLine.Of(line, Catalogue.Shipped))).ShouldHaveSingleItem();
+        (again.Exercise, again.Tempo, again.Techniques.Length).ShouldBe((line.Exercise, line.Tempo, line.Techniques.Length));
+    }
+
     /// <summary>Rows of marks and figures, as dividers and sums are typed: over at once, whatever they are taken for.</summary>
     [Theory]
     [InlineData("*")]

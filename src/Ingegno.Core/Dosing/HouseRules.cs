@@ -101,6 +101,23 @@ public sealed record HouseRules
     [JsonIgnore]
     public Catalogue Catalogue => HouseCatalogue.Of(Exercises).Catalogue;
 
+    /// <summary>The rest of a line: as written, what a set leaves of the minute where one begins every minute, or the usual one.</summary>
+    /// <param name="repetitions">Of a set; null for the first one's middle.</param>
+    public static Duration RestOf(WrittenLine line, int? repetitions = null)
+    {
+        int count = repetitions ?? line.Sets[0].Middle;
+        return line.Rest
+            ?? (line.Techniques.Any(t => t.Kind == TechniqueKind.EveryMinute)
+                ? Duration.FromSeconds(Math.Clamp(60 - (count * (line.Tempo?.Seconds ?? BriskRepetition)), ShortestOfMinute, LongestOfMinute))
+                : UsualRest(count));
+    }
+
+    /// <summary>Seconds of a repetition against the clock where no tempo is written (common practice).</summary>
+    internal const int BriskRepetition = 2;
+
+    /// <summary>Seconds of the rest within a minute, at least and at most (common practice).</summary>
+    private const int ShortestOfMinute = 10, LongestOfMinute = 55;
+
     /// <summary>In which order a session that is too long is made shorter; each means once.</summary>
     public ImmutableArray<ShrinkMeans> ShrinkOrder { get; init; } = [ShrinkMeans.Pair, ShrinkMeans.Shorten, ShrinkMeans.Drop];
 

@@ -134,7 +134,7 @@ public static class IntentReading
             repetitions,
             load,
             line.Tempo ?? Tempo.Reference,
-            line.Rest ?? HouseRules.UsualRest(repetitions[0]),
+            HouseRules.RestOf(line, repetitions[0]),
             partners);
     }
 

@@ -61,6 +61,17 @@ public sealed record TechniqueLimits(ImmutableArray<Technique> Allowed, Immutabl
     internal static bool IsRisky(Exercise exercise) =>
         exercise.OverHead || exercise.Holds.Contains(Hold.Bar) || exercise.Load.Body is BodyModel.Hands or BodyModel.Pike;
 
+    /// <summary>Why nobody goes on past a last set that was hard already, by a drop in load or short repetitions; null where one may.</summary>
+    /// <param name="hold">How the load is held here; null for none.</param>
+    internal static string? AgainstGoingOn(Exercise exercise, Hold? hold, ClientProfile client) =>
+        client.Level == Level.Beginner ? "not for beginners"
+        : hold == Hold.Bar || exercise.OverHead || exercise.Load.Body is BodyModel.Hands or BodyModel.Pike ? "failing here is risky"
+        : Named(client) is { } condition ? $"going on past a hard set is kept from clients who named {condition}"
+        : SoreJoint(exercise, client) is { } joint ? $"the {PlainWords.Of(joint)} is sore"
+        : client.Traits.Contains(Trait.WeakGrip) && IsPull(exercise) ? "the grip would fail first"
+        : exercise.Steadiness >= MostSteadiness(client.Level) ? "balance would fail first"
+        : null;
+
     /// <summary>A wish without the techniques that may not be used; a coach's hand does not pass a limit either.</summary>
     public DoseWish Within(DoseWish wish) => wish with
     {

@@ -1,5 +1,4 @@
 using Ingegno.Core.Programmes;
-using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Plans;
 
@@ -29,7 +28,7 @@ public static class WrittenDifferences
     /// </summary>
     public static Substitution.LineChoice Laid(Substitution.LineChoice choice, WrittenLine before, WrittenLine after) => choice with
     {
-        Rest = choice.Rest ?? (before.Rest != after.Rest ? after.Rest ?? Duration.FromSeconds(Dosing.HouseRules.UsualRest(after.Sets[0].Middle).Seconds) : null),
+        Rest = choice.Rest ?? (before.Rest != after.Rest ? Dosing.HouseRules.RestOf(after) : null),
         Tempo = choice.Tempo ?? (before.Tempo != after.Tempo ? after.Tempo ?? Tempo.Reference : null),
         Sets = choice.Sets ?? (before.Sets.Length != after.Sets.Length ? after.Sets.Length : null),
     };

@@ -20,5 +20,5 @@ public static class Supersets
             : [.. session.Lines
                 .Where(other => other.Group == line.Group && other.Number != line.Number)
                 .Select(other => new PartnerSet(
-                    PartnerLasts, other.Rest ?? HouseRules.UsualRest(other.Sets[0].Middle), 0, other.Number < line.Number))];
+                    PartnerLasts, HouseRules.RestOf(other), 0, other.Number < line.Number))];
 }

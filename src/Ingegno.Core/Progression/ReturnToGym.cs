@@ -68,7 +68,7 @@ public static class ReturnToGym
         int sets = Math.Max(1, (int)Math.Round(line.Sets.Length * (1 - Below[0]), MidpointRounding.AwayFromZero));
         ImmutableArray<int> counts = [.. line.Sets.Take(sets).Select(s => Math.Max(1, s.Middle))];
         double reserve = Math.Max(FirstReserve, line.Intensity.Reserve ?? rules.ReserveFor(client));
-        var rest = line.Rest ?? HouseRules.UsualRest(counts[0]);
+        var rest = HouseRules.RestOf(line, counts[0]);
         double least = exercise.IsAssisted ? -client.BodyMass.Kilograms : 0;
         double top = Math.Floor(Math.Max(least, effort.LoadFor(Demand.Of(1)).Kilograms) / Plates) * Plates;
         for (double kilograms = top; kilograms >= least; kilograms -= Plates)

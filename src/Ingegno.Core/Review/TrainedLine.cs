@@ -102,7 +102,7 @@ public sealed record TrainedSession(string Title, ImmutableArray<TrainedLine> Gy
             Counts = counts,
             PerSide = written.PerSide || exercise.Sides == Sides.OneAtATime,
             Each = Duration.FromSeconds(kind.IsRepetitions() ? (written.Tempo ?? Tempo.Reference).Seconds : kind.SecondsEach()),
-            Rest = written.Rest ?? HouseRules.UsualRest(counts[0]),
+            Rest = HouseRules.RestOf(written, counts[0]),
             Demand = gym?.Demand,
             Equivalent = gym?.Equivalent,
             Forecast = gym is { } intent

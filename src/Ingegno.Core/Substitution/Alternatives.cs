@@ -20,7 +20,7 @@ internal static class Alternatives
             Prescription = Prescribing.Of(candidate, written, line, client),
             Fit = candidate.Fit,
             Class = candidate.Class,
-            Leanings = candidate.Leanings,
+            Leanings = [.. candidate.Leanings, .. TypedInstructions.LeftOut(line, candidate, client)],
             Reason = Reason.For(written, candidate, intent),
             Loses = Losses.Of(written, candidate, intent),
             Decided = Reason.Decided(written, candidate, intent),
@@ -44,7 +44,7 @@ internal static class Alternatives
         var plan = new SetPlan(dose.Repetitions, dose.Rung.Load, dose.Style, dose.Rest, intent.Partners) { Form = dose.Form };
         return alternative with
         {
-            Leanings = [.. candidate.Leanings, .. DoseLeanings.On(dose, intent, candidate.Exercise, line, client, rules)],
+            Leanings = [.. alternative.Leanings, .. DoseLeanings.On(dose, intent, candidate.Exercise, line, client, rules)],
             Budget = plan.Trace(effort),
             BodyMoved = effort.BodyMoved,
             Demand = effort.DemandOf(dose.Rung.Load),

@@ -36,14 +36,14 @@ internal static class Prescribing
             Pulses = dose?.Style.Pulses ?? 0,
             Form = dose?.Form ?? SetForm.Straight,
             Alternating = line.Alternating && exercise.Sides == Sides.OneAtATime,
-            Rest = dose?.Rest ?? line.Rest ?? HouseRules.UsualRest(line.Sets[0].Middle),
+            Rest = dose?.Rest ?? HouseRules.RestOf(line),
             Reserve = dose is null ? null : Math.Round(Math.Max(0, dose.Reserve), 1),
             Purpose = line.Purpose,
             Geometry = candidate.SetUp.Geometry,
             Supports = [.. candidate.SetUp.Placed.Where(p => p.Fixture.Kind != Homes.FixtureKind.Wall).SelectMany(Supporting)],
             Placement = [.. candidate.SetUp.Placed.Where(IsTold).Select(PlacementInWords), .. FeetInWords(candidate.SetUp)],
             SetUp = exercise.SetUp,
-            Cues = [.. Told(dose, exercise), .. exercise.Cues, .. Shifted(written, exercise), .. candidate.Leanings.Select(l => l.Cue).OfType<string>(), .. FormFirst(line), .. LeftToTheDay(line)],
+            Cues = [.. TypedInstructions.For(line, written, candidate, client), .. Told(dose, exercise), .. exercise.Cues, .. Shifted(written, exercise), .. candidate.Leanings.Select(l => l.Cue).OfType<string>(), .. FormFirst(line), .. LeftToTheDay(line)],
             Cautions = exercise.Cautions,
         };
     }

@@ -9,12 +9,8 @@ public static class TypedTechniques
     /// <summary>The choice with what was typed under it: what was settled by hand goes before it. Null where neither says anything.</summary>
     public static LineChoice? Under(WrittenLine line, LineChoice? choice)
     {
-        if (line.Techniques.All(t => !IsDosed(t.Kind)))
-        {
-            return choice;
-        }
-
-        var over = choice ?? new LineChoice(line.Number, line.Text);
+        var under = new LineChoice(line.Number, line.Text);
+        var over = choice ?? under;
         foreach (var technique in line.Techniques)
         {
             over = technique.Kind switch
@@ -30,10 +26,6 @@ public static class TypedTechniques
             };
         }
 
-        return over;
+        return choice is null && over == under ? null : over;
     }
-
-    /// <summary>The dose goes by it; of the others the coach is told that it does not.</summary>
-    public static bool IsDosed(TechniqueKind kind) => kind is TechniqueKind.Pulses or TechniqueKind.OneAndAHalf or TechniqueKind.OneAndAQuarter
-        or TechniqueKind.HoldFirst or TechniqueKind.HoldLast or TechniqueKind.RestPause or TechniqueKind.BackOff;
 }

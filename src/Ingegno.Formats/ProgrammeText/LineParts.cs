@@ -3,7 +3,6 @@ using System.Globalization;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
-using Ingegno.Core.Substitution;
 
 namespace Ingegno.Formats.ProgrammeText;
 
@@ -55,9 +54,6 @@ internal static class LineParts
                 return Problem($"A phase of a repetition lasts at most {Tempo.LongestPhase} s: write a longer hold as seconds, such as 3 x 30 s.");
             case LinePart.NotYet not:
                 return Problem(not.Why);
-            case LinePart.Does { Technique.Kind: var kind } when !TypedTechniques.IsDosed(kind) && line.Techniques.All(t => t.Kind != kind):
-                problems.Add(new(at.Line, at.Column, at.Length, "Read, but the dose does not go by it yet: say on the sheet how it is done.", IsDoubt: true));
-                return line with { Techniques = [.. line.Techniques, ((LinePart.Does)part).Technique] };
             case LinePart.Does does:
                 return line.Techniques.Any(t => t.Kind == does.Technique.Kind) ? line : line with { Techniques = [.. line.Techniques, does.Technique] };
             case LinePart.For purpose:

@@ -17,6 +17,9 @@ internal static class LineReader
     /// <summary>Fewer seconds alone behind the sets may be anything (common practice).</summary>
     private const int ShortestRest = 20;
 
+    /// <summary>Seconds of a lowering that is all there is of a repetition (3 to 5 are usual; common practice).</summary>
+    private const int SlowLowering = 5;
+
     /// <summary>Exercises offered beside what a name is read as, at most.</summary>
     private const int MostMeant = 4;
 
@@ -264,7 +267,20 @@ internal static class LineReader
             }
         }
 
-        return new(line, problems.ToImmutable());
+        return new(LoweredOnly(line), problems.ToImmutable());
+
+        // Where the catalogue has the exercise lowered only, that is meant; else the lowering is slow and the way up is helped.
+        WrittenLine LoweredOnly(WrittenLine now)
+        {
+            if (known?.Exercise is not { IsLoweringOnly: false } whole || now.Techniques.All(t => t.Kind != TechniqueKind.LoweringOnly))
+            {
+                return now;
+            }
+
+            var lowered = catalogue.Exercises.Where(e => e.IsLoweringOnly && e.Family == whole.Family && e.Pattern == whole.Pattern && e.Load.Body == whole.Load.Body)
+                .MaxBy(e => e.Muscles.OverlapWith(whole.Muscles));
+            return now with { Exercise = lowered?.Id ?? now.Exercise, Tempo = now.Tempo ?? new Tempo(SlowLowering, 0, 1, 0) };
+        }
 
         // Blocks of sets, each with its own load: the sets in order, and on each what stands beside it.
         WrittenLine InBlocks(WrittenLine now, ImmutableArray<Stretch[]> each)
