@@ -144,6 +144,37 @@ public sealed partial class TypedLinesTests
         line.Techniques.ShouldBe([new WrittenTechnique(TechniqueKind.Cluster, 20)]);
     }
 
+    /// <summary>Warm-up and stretches typed among the exercises are no exercises nobody knows.</summary>
+    [Fact]
+    public void Drills_are_read_as_drills_before_and_behind_the_work()
+    {
+        var read = Read("Cat cow 2x10\nLeg swings 2x12 each leg\nPush-up 3x8\nHip flexor stretch 2 x 30 s each side");
+        read.Problems.ShouldBeEmpty();
+        var session = read.Programme.Sessions.ShouldHaveSingleItem();
+        session.Lines.ShouldHaveSingleItem().Exercise.ShouldBe("push-up");
+        session.Drills.Select(d => (Catalogue.Shipped.Drills.Single(c => c.Id == d.Drill).Name, PlainLine.DoseOf(d.Line), d.Ends)).ShouldBe(
+        [
+            ("Back rounding and arching on hands and knees", "2 x 10", false),
+            ("Leg swings", "2 x 12, a side", false),
+            ("Hip-flexor stretch, half kneeling", "2 x 30 s, a side", true),
+        ]);
+    }
+
+    [Fact]
+    public void Drills_alone_are_kept_as_lines_and_said_to_be_drills()
+    {
+        var read = Read("Cat cow 2x10");
+        LinesOf(read).ShouldHaveSingleItem().Exercise.ShouldBeNull();
+        read.Problems.ShouldHaveSingleItem().Message.ShouldContain("drill");
+    }
+
+    /// <summary>What is an exercise stays one, also where a drill has a like name.</summary>
+    [Theory]
+    [InlineData("Bear crawl 3x20 m", "bear-crawl")]
+    [InlineData("Bird dog 3x8", "bird-dog")]
+    [InlineData("Glute bridge 3x12", "glute-bridge")]
+    public void An_exercise_goes_before_a_drill(string text, string exercise) => LinesOf(Read(text)).ShouldHaveSingleItem().Exercise.ShouldBe(exercise);
+
     [Theory]
     [InlineData("Push-up 3x5 lowering only", "lowering-only-push-up", "5-0-1-0")]
     [InlineData("Pull-up 3x5 eccentric only", "lowering-only-chin-up", "5-0-1-0")]

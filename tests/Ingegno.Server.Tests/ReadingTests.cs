@@ -67,6 +67,26 @@ public sealed class ReadingTests
         (await clean.ProposalAsync("unsent"))["sentence"]!.GetValue<string>().ShouldNotContain("not read");
     }
 
+    /// <summary>Typed drills come first in warm-up and cool-down, stay there whatever changes on the lines, and reach the phone; one that health forbids does not.</summary>
+    [Fact]
+    public async Task Typed_drills_go_with_the_session()
+    {
+        const string text = "Monday\nLeg swings 2x12 each leg\nPush-up 3 x 8 RPE 8\nLying twist 2 x 30 s each side";
+        await using var host = new ClockedHost(Monday);
+        var api = await Api.WithPlanAsync(await host.CoachAsync(first: true), text);
+        string[] Ends(JsonNode session) =>
+            [Told(session["warmUp"]![0]!), Told(session["coolDown"]![0]!)];
+        static string Told(JsonNode drill) => $"{drill["name"]} {drill["dose"]}";
+        string[] wanted = ["Leg swings 2 x 12, a side", "Lying turn 2 x 30 s, a side"];
+        Ends((await BenchAsync(api, text))["sessions"]![0]!).ShouldBe(wanted);
+        Ends((await api.PlanAsync())["sessions"]![0]!).ShouldBe(wanted);
+        (await api.SaveAsync(text.Replace("RPE 8", "RPE 8, rest 2:00", StringComparison.Ordinal), [], await api.VersionAsync())).StatusCode.ShouldBe(HttpStatusCode.OK);
+        Ends((await api.PlanAsync())["sessions"]![0]!).ShouldBe(wanted);
+        string token = await api.SendAsync();
+        var phone = (await host.CreateClient().GetFromJsonAsync<JsonNode>($"/api/link/{token}", Stop))!;
+        Ends(phone["programme"]!["places"]![0]!["sessions"]![0]!).ShouldBe(wanted);
+    }
+
     /// <summary>A top set and its back-offs are saved, looked at again and trained as two lines of one exercise.</summary>
     [Fact]
     public async Task Blocks_of_sets_are_kept_in_the_plan_and_on_the_phone()

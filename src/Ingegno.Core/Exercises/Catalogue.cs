@@ -11,6 +11,7 @@ public sealed class Catalogue
     private readonly FrozenDictionary<string, Exercise> _byId;
     private readonly FrozenDictionary<string, Exercise> _byName;
     private readonly ImmutableArray<(string Name, uint[] Pairs, Exercise Exercise)> _offered;
+    private readonly FrozenDictionary<string, Drill> _drillsByName;
     private readonly ILookup<string, Exercise> _followers;
     private readonly ILookup<string, Exercise> _byShared;
     private readonly ILookup<string, HarderNeighbour> _easier;
@@ -20,6 +21,8 @@ public sealed class Catalogue
     {
         Drills = [.. (drills ?? []).OrderBy(d => d.Kind).ThenBy(d => d.Id, StringComparer.Ordinal)];
         var all = exercises.OrderBy(e => e.Id, StringComparer.Ordinal).ToImmutableArray();
+        _drillsByName = Drills.SelectMany(d => d.Synonyms.Prepend(d.Name).Select(NameMatch.Normalise).Distinct(StringComparer.Ordinal), (d, key) => (key, d))
+            .DistinctBy(p => p.key, StringComparer.Ordinal).ToFrozenDictionary(p => p.key, p => p.d, StringComparer.Ordinal);
         Exercises = [.. all.Where(e => !e.IsRetired)];
         Retired = [.. all.Where(e => e.IsRetired)];
         if (CatalogueFaults.Of(Exercises) is [var first, ..])
@@ -79,6 +82,9 @@ public sealed class Catalogue
     /// </summary>
     public ImmutableArray<Exercise> AlsoMeant(string typed) =>
         [.. _byShared[NameMatch.Normalise(typed)].Where(e => e.Id != Named(typed)?.Id)];
+
+    /// <summary>A drill by its name or a synonym, whatever the case, spacing and plural; null when none matches.</summary>
+    public Drill? DrillNamed(string typed) => _drillsByName.GetValueOrDefault(NameMatch.Normalise(typed));
 
     /// <summary>The easier neighbours on the ladder, and what the step back from this one changes.</summary>
     public IEnumerable<HarderNeighbour> EasierThan(string id) => _easier[id];

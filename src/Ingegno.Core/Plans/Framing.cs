@@ -18,23 +18,30 @@ public sealed class Framing(
     ClientProfile client, IReadOnlyDictionary<string, Home> homes, Catalogue catalogue, HouseRules rules, Func<string, WrittenProgramme> read)
 {
     private readonly HouseRules _rules = rules.For(client);
-    private (string Text, Dictionary<int, WrittenLine> Lines)? _written;
+    private (string Text, Dictionary<int, WrittenLine> Lines, Dictionary<int, ImmutableArray<TypedDrill>> Drills)? _written;
 
     internal PlannedSession Of(string place, PlannedSession session, string text) =>
-        homes.TryGetValue(place, out var home) ? Framed(session, home, LinesOf(text)) : session;
+        homes.TryGetValue(place, out var home) ? Framed(session, home, LinesOf(text), DrillsOf(session)) : session;
+
+    /// <summary>Those typed in the session of its lines.</summary>
+    private ImmutableArray<TypedDrill> DrillsOf(PlannedSession session) =>
+        session.Lines.Select(l => _written!.Value.Drills.GetValueOrDefault(l.Number)).FirstOrDefault(d => !d.IsDefault) is { IsDefault: false } typed ? typed : [];
 
     /// <summary>The lines of a text by their number.</summary>
     internal IReadOnlyDictionary<int, WrittenLine> LinesOf(string text)
     {
         if (_written is not { } known || known.Text != text)
         {
-            _written = known = (text, read(text).Sessions.SelectMany(s => s.Lines).ToDictionary(l => l.Number));
+            var sessions = read(text).Sessions;
+            _written = known = (
+                text, sessions.SelectMany(s => s.Lines).ToDictionary(l => l.Number),
+                sessions.SelectMany(s => s.Lines.Select(l => (l.Number, s.Drills))).ToDictionary(d => d.Number, d => d.Drills));
         }
 
         return known.Lines;
     }
 
-    private PlannedSession Framed(PlannedSession session, Home home, IReadOnlyDictionary<int, WrittenLine> typed)
+    private PlannedSession Framed(PlannedSession session, Home home, IReadOnlyDictionary<int, WrittenLine> typed, ImmutableArray<TypedDrill> drills)
     {
         PlannedLine[] inText = [.. session.Lines.OrderBy(l => l.Number).ThenBy(l => l.Line)];
         Exercise[] exercises = [.. inText.Select(l => l.Prescription).OfType<Prescription>().Select(p => catalogue.Find(p.Exercise)).OfType<Exercise>()];
@@ -42,8 +49,8 @@ public sealed class Framing(
         var mobility = MobilityWork.For([.. written.Select(l => typed.GetValueOrDefault(l.Number)?.Exercise is { } id ? catalogue.Find(id) : null)], client, home, catalogue)
             .ToLookup(m => written[m.After].Line, m => m.Drill);
         var withAdded = session.Lines.Where(l => l.IsAdded).Select(l => l.Main).ToHashSet();
-        var warmUp = WarmUp.For(exercises, client, home, catalogue, _rules);
-        var coolDown = CoolDown.For(exercises, client, home, catalogue);
+        var warmUp = TypedDrills.Before(WarmUp.For(exercises, client, home, catalogue, _rules), drills.Where(d => !d.Ends), client, home, catalogue);
+        var coolDown = TypedDrills.Before(CoolDown.For(exercises, client, home, catalogue), drills.Where(d => d.Ends), client, home, catalogue);
         ImmutableArray<PlannedLine> lines = [.. session.Lines.Select((line, i) => line with { Behind = IsLast(i) ? [.. mobility[line.Main]] : [] })];
         var work = SessionLength.Of(
         [

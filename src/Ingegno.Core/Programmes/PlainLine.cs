@@ -42,6 +42,10 @@ public static class PlainLine
         }
     }
 
+    /// <summary>The dose alone, without name and place: "2 x 10, a side".</summary>
+    public static string DoseOf(WrittenLine line) =>
+        Of(line with { ExerciseName = "", Exercise = null, Group = null }, Catalogue.Shipped).Trim();
+
     private static string Sets(WrittenLine line)
     {
         string rounds = line.OptionalSets > 0 ? $"{line.Sets.Length - line.OptionalSets}-{line.Sets.Length}" : line.Sets.Length.ToString(CultureInfo.InvariantCulture);

@@ -67,7 +67,11 @@ public sealed record WrittenLine
 }
 
 /// <summary>One training day as written.</summary>
-public sealed record WrittenSession(string Title, ImmutableArray<WrittenLine> Lines);
+public sealed record WrittenSession(string Title, ImmutableArray<WrittenLine> Lines)
+{
+    /// <summary>Drills typed among the lines.</summary>
+    public ImmutableArray<TypedDrill> Drills { get; init; } = [];
+}
 
 /// <summary>The sessions of a pasted text, in order.</summary>
 public sealed record WrittenProgramme(ImmutableArray<WrittenSession> Sessions);

@@ -232,5 +232,8 @@ public sealed record RebuiltSession(string Title, ImmutableArray<RebuiltLine> Li
     /// <summary>Before the session; half the day's repetitions of the first exercise follow.</summary>
     public ImmutableArray<GivenDrill> WarmUp { get; init; } = [];
 
+    /// <summary>Drills that were typed and that room, health or a sore joint forbid.</summary>
+    public ImmutableArray<string> DrillsLeftOut { get; init; } = [];
+
     public ImmutableArray<GivenDrill> CoolDown { get; init; } = [];
 }

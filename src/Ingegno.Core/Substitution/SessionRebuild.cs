@@ -100,7 +100,7 @@ public sealed partial class SessionRebuild
 
         // Doses worked out with their partners may pack the bag another way.
         Regroup(lines, [.. lines.Select(l => l.Chosen is null ? null : new LineChoice(l.Written.Number, l.Written.Text, Group: l.Group ?? ""))]);
-        return Whole(session.Title, lines.ToImmutable());
+        return Whole(session, lines.ToImmutable());
 
         LineCase CaseOf(int place) => new(session.Lines[place], session, place == 0, _choices.For(session.Lines[place], choices), asked);
     }
@@ -173,7 +173,7 @@ public sealed partial class SessionRebuild
                     IntentReading.Read(other, exercise, _client, _anchors.For(exercise), _rules, Supersets.Partners(other, session))));
 
     /// <summary>What only the whole session tells: order, length, lay-out, warm-up, mobility work and cool-down.</summary>
-    private RebuiltSession Whole(string title, ImmutableArray<RebuiltLine> lines)
+    private RebuiltSession Whole(WrittenSession session, ImmutableArray<RebuiltLine> lines)
     {
         Exercise?[] written = [.. lines.Select(l => l.Written.Exercise is { } id ? _catalogue.Find(id) : null)];
         var mobility = MobilityWork.For(written, _client, _home, _catalogue);
@@ -181,12 +181,13 @@ public sealed partial class SessionRebuild
         RebuiltLine[] trained = [.. lines.OrderBy(l => l.TrainedAt)];
         Exercise[] exercises = [.. lines.SelectMany(l => l.Prescriptions()).Select(p => _catalogue[p.Exercise])];
         return new RebuiltSession(
-            title,
+            session.Title,
             lines,
             SessionLength.Of([.. trained.SelectMany(l => l.Prescriptions().Select(p => new SessionLength.Part(l.Group ?? (l.Added.IsEmpty ? null : $"+{l.Written.Number}"), p)))]))
         {
-            WarmUp = WarmUp.For(exercises, _client, _home, _catalogue, _rules),
-            CoolDown = CoolDown.For(exercises, _client, _home, _catalogue),
+            WarmUp = TypedDrills.Before(WarmUp.For(exercises, _client, _home, _catalogue, _rules), session.Drills.Where(d => !d.Ends), _client, _home, _catalogue),
+            CoolDown = TypedDrills.Before(CoolDown.For(exercises, _client, _home, _catalogue), session.Drills.Where(d => d.Ends), _client, _home, _catalogue),
+            DrillsLeftOut = TypedDrills.LeftOut(session.Drills, _client, _home, _catalogue),
             LayOut = LayOut.For(trained.SelectMany(l => l.Prescriptions()), _home, _catalogue),
         };
     }

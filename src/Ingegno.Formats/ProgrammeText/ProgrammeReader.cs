@@ -46,6 +46,7 @@ public static class ProgrammeReader
         var problems = ImmutableArray.CreateBuilder<TextProblem>();
         var sessions = ImmutableArray.CreateBuilder<WrittenSession>();
         var lines = new List<WrittenLine>();
+        var drills = new List<TypedDrill>();
         string title = "";
         int further = 0;
         bool afterGap = true;
@@ -64,6 +65,11 @@ public static class ProgrammeReader
             {
                 CloseSession();
                 title = line.Trim().TrimStart('#').TrimEnd(':').Trim();
+            }
+            else if (read.Lines is [var only] && DrillOf(only) is { } drill)
+            {
+                problems.AddRange(read.Problems.Where(p => p.Meant.IsDefaultOrEmpty && !p.IsDoubt));
+                drills.Add(new(drill.Id, only with { Exercise = null }, lines.Count > 0));
             }
             else
             {
@@ -115,12 +121,26 @@ public static class ProgrammeReader
             return (found, [.. read.Select((r, k) => (r, k)).SelectMany(x => x.r.Problems.Where(p => x.k == 0 || !parts[x.k].TakesSets || p.Column <= line.Length))]);
         }
 
+        // The name of an exercise goes before that of a drill, and so does what is sure.
+        Drill? DrillOf(WrittenLine line) =>
+            line.Exercise is null || names.Read(line.ExerciseName) is { Sureness: not NameSureness.Known } ? catalogue.DrillNamed(line.ExerciseName) : null;
+
         void CloseSession()
         {
+            // Drills alone make no session: they are lines nothing is known of, and that is said.
+            if (lines.Count == 0)
+            {
+                lines.AddRange(drills.Select(d => d.Line));
+                problems.AddRange(drills.Select(d => new TextProblem(
+                    d.Line.TextLine, 1, 0, $"{d.Line.ExerciseName} is a drill, and a session of drills alone is not planned yet: add an exercise to it.", IsDoubt: true)));
+                drills.Clear();
+            }
+
             if (lines.Count > 0)
             {
-                sessions.Add(new WrittenSession(title.Length > 0 ? title : $"Session {sessions.Count + 1}", [.. Lettered(lines)]));
+                sessions.Add(new WrittenSession(title.Length > 0 ? title : $"Session {sessions.Count + 1}", [.. Lettered(lines)]) { Drills = [.. drills] });
                 lines.Clear();
+                drills.Clear();
             }
         }
     }

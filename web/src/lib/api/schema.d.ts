@@ -4093,6 +4093,8 @@ export interface components {
             layOut: components["schemas"]["LaidOut"][];
             /** @description Before the session; half the day's repetitions of the first exercise follow. */
             warmUp: components["schemas"]["GivenDrill"][];
+            /** @description Drills that were typed and that room, health or a sore joint forbid. */
+            drillsLeftOut: string[];
             coolDown: components["schemas"]["GivenDrill"][];
         };
         /** @description How a load is put together, in words a client can follow. */

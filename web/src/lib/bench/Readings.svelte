@@ -1,8 +1,11 @@
 <script lang="ts">
+	import type { GivenDrill } from '$lib/api/client';
 	import type { Bench } from './bench.svelte';
 
 	/** Every line as it was understood, in the plain form of the notation; a tap puts the caret there. */
 	let { bench, onshow }: { bench: Bench; onshow: (line: number) => void } = $props();
+	/** Drills that were typed; the others are the session's own. */
+	const typed = (drills: GivenDrill[]) => drills.filter((d) => d.why === 'as written');
 	const asked = $derived(new Set(bench.view.problems.map((p) => p.line)));
 </script>
 
@@ -11,6 +14,7 @@
 	{#each bench.view.sessions as session, s (s)}
 		<h3 class="text-soft mt-1.5 truncate text-[12.5px] font-semibold">{session.title}</h3>
 		<ol>
+			{@render drills(typed(session.warmUp), 'warm-up')}
 			{#each session.lines as line, i (i)}
 				<li class="border-rule border-t">
 					<button
@@ -24,6 +28,16 @@
 					>
 				</li>
 			{/each}
+			{@render drills(typed(session.coolDown), 'cool-down')}
 		</ol>
 	{/each}
 </section>
+
+{#snippet drills(given: GivenDrill[], end: string)}
+	{#each given as drill, i (i)}
+		<li class="border-rule text-soft border-t py-1 text-[12.5px]">
+			{drill.name}
+			{drill.dose}: with the {end}
+		</li>
+	{/each}
+{/snippet}

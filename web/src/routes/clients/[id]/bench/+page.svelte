@@ -191,6 +191,11 @@
 				</div>
 			</div>
 			<Drills title="Warm-up" drills={session?.warmUp ?? []} />
+			{#if session && session.drillsLeftOut.length > 0}
+				<p class="text-accent px-4 py-1 text-[13px]">
+					Left out, as room, health or a sore joint forbid it: {session.drillsLeftOut.join(', ')}
+				</p>
+			{/if}
 			{#each lines as l, i (l.written.number)}
 				<!-- The whole row takes the line in hand; the button inside does the same for the keyboard. -->
 				<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->

@@ -1,0 +1,36 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Core.Sessions;
+
+/// <summary>The drills a coach typed, before those the day asks for: as written, unless room, health or a sore joint forbid one.</summary>
+public static class TypedDrills
+{
+    /// <summary>Typed drills of one end of the session, then the others without those.</summary>
+    internal static ImmutableArray<GivenDrill> Before(
+        ImmutableArray<GivenDrill> given, IEnumerable<TypedDrill> typed, ClientProfile client, Home home, Catalogue catalogue)
+    {
+        GivenDrill[] first =
+        [
+            .. from drill in typed
+               join allowed in DrillGate.Allowed(catalogue, client, home) on drill.Drill equals allowed.Id
+               select GivenDrill.Of(allowed, "as written") with { Dose = PlainLine.DoseOf(drill.Line), Lasts = LastsOf(drill.Line) },
+        ];
+        return [.. first, .. given.Where(g => first.All(f => f.Drill != g.Drill))];
+    }
+
+    /// <summary>Names of typed drills that are not given here.</summary>
+    internal static ImmutableArray<string> LeftOut(IEnumerable<TypedDrill> typed, ClientProfile client, Home home, Catalogue catalogue)
+    {
+        var allowed = DrillGate.Allowed(catalogue, client, home).Select(d => d.Id).ToHashSet(StringComparer.Ordinal);
+        return [.. typed.Where(t => !allowed.Contains(t.Drill)).Select(t => t.Line.ExerciseName)];
+    }
+
+    /// <summary>A repetition takes 3 s, a slow breath 5; ten between sets (common practice).</summary>
+    private static Duration LastsOf(WrittenLine line) => Duration.FromSeconds(line.Sets.Sum(s =>
+        10 + (s.Middle * (s.Kind switch { CountKind.Seconds or CountKind.Steps or CountKind.Metres => 1, CountKind.Breaths => 5, _ => 3 }) * (line.PerSide ? 2 : 1))));
+}
