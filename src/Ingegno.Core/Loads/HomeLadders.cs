@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Quantities;
 
@@ -7,7 +8,12 @@ namespace Ingegno.Core.Loads;
 /// <summary>One implement held one way, and the loads that gives.</summary>
 /// <param name="HasHandle">A sound handle that may be swung.</param>
 /// <param name="Shifts">What it holds may shift or fall out: not for over the head.</param>
-public sealed record HeldImplement(string KitId, string Name, Hold Hold, LoadLadder Ladder, bool Shifts = false, bool HasHandle = false);
+public sealed record HeldImplement(string KitId, string Name, Hold Hold, LoadLadder Ladder, bool Shifts = false, bool HasHandle = false)
+{
+    /// <summary>Each load is a piece of its own, picked up at once; nothing is filled, packed or screwed.</summary>
+    [JsonIgnore]
+    public bool IsReady { get; init; }
+}
 
 /// <summary>Every implement of a home in every way it can be held.</summary>
 public static class HomeLadders
@@ -56,12 +62,12 @@ public static class HomeLadders
         var single = Fixed(kit, pieces: 1);
         foreach (var hold in sack ? SackHolds : HandleHolds)
         {
-            yield return new(kit.Id, kit.Name, hold, single, Shifts: sack, HasHandle: kit.Shape is FixedWeightShape.Dumbbell or FixedWeightShape.Kettlebell);
+            yield return new(kit.Id, kit.Name, hold, single, Shifts: sack, HasHandle: kit.Shape is FixedWeightShape.Dumbbell or FixedWeightShape.Kettlebell) { IsReady = true };
         }
 
         if (!sack)
         {
-            yield return new(kit.Id, kit.Name, Hold.Pair, Fixed(kit, pieces: 2));
+            yield return new(kit.Id, kit.Name, Hold.Pair, Fixed(kit, pieces: 2)) { IsReady = true };
         }
     }
 

@@ -15,8 +15,8 @@ namespace Ingegno.Core.Substitution;
 /// </summary>
 internal static class TypedInstructions
 {
-    /// <summary>What a drop set goes on with, over the load before it (common practice: a fifth to a half off).</summary>
-    private const double MostOfLoad = 0.85, LeastOfLoad = 0.5;
+    /// <summary>What a drop set goes on with, over the load before it (common practice: a fifth to a half off, about a third as a rule).</summary>
+    private const double MostOfLoad = 0.85, UsualOfLoad = 0.7, LeastOfLoad = 0.5;
 
     /// <summary>Seconds between the bunches of a cluster, and before more of a set nothing lighter is there for (common practice).</summary>
     private const int UsualBreath = 15;
@@ -61,11 +61,12 @@ internal static class TypedInstructions
         return $"A new set every {every}; what is left of it is the rest";
     }
 
-    /// <summary>The heaviest that is a good step lighter; null where nothing is.</summary>
+    /// <summary>What stands ready and is a good step lighter; null where nothing is, or it had to be filled or packed first.</summary>
     private static string? Lighter(Candidate candidate) =>
-        candidate.Dose is { } dose && dose.Rung.Load > Mass.Zero
-        && candidate.SetUp.Ladder.Rungs.LastOrDefault(r => r.Load <= dose.Rung.Load * MostOfLoad && r.Load >= dose.Rung.Load * LeastOfLoad) is { } rung
-            ? LoadWords.Of(rung, candidate.SetUp.Implement).Split(". ")[0]
+        candidate.Dose is { } dose && dose.Rung.Load > Mass.Zero && candidate.SetUp.Implement is { IsReady: true } held
+        && candidate.SetUp.Ladder.Rungs.Where(r => r.Load <= dose.Rung.Load * MostOfLoad && r.Load >= dose.Rung.Load * LeastOfLoad)
+            .MinBy(r => Math.Abs(r.Load.Kilograms - (dose.Rung.Load.Kilograms * UsualOfLoad))) is { } rung
+            ? LoadWords.Of(rung, held).Split(". ")[0]
             : null;
 
     /// <summary>Going on past a set that was already hard is for those and for exercises that may be taken to the end.</summary>

@@ -3,7 +3,6 @@ using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
-using Ingegno.Core.Substitution;
 using Superpower.Model;
 
 namespace Ingegno.Formats.ProgrammeText;
@@ -19,9 +18,6 @@ internal static class LineReader
 
     /// <summary>Seconds of a lowering that is all there is of a repetition (3 to 5 are usual; common practice).</summary>
     private const int SlowLowering = 5;
-
-    /// <summary>Exercises offered beside what a name is read as, at most.</summary>
-    private const int MostMeant = 4;
 
     private static readonly ProgrammeTokenizer Tokenizer = new();
 
@@ -49,13 +45,6 @@ internal static class LineReader
         }
 
         return Complete(text, number, tokens, (group, place), found, name, catalogue, unit, names);
-    }
-
-    /// <summary>A stretch of the line: what was read from it, or nothing.</summary>
-    /// <param name="First">Of its tokens; <paramref name="End"/> is the first behind them.</param>
-    private sealed record Stretch(int First, int End, LinePart[] Parts)
-    {
-        internal bool IsLoose => Parts.Length == 0;
     }
 
     /// <summary>The first token at or behind a letter.</summary>
@@ -197,9 +186,9 @@ internal static class LineReader
             OptionalSets = Math.Clamp(sets.Optional, 0, 10),
             Intensity = new Intensity(Reserve: sets.Reserve is >= 0 and <= 9 ? sets.Reserve : null),
         };
-        if (known is not { IsOwn: true } && (Meant(name, catalogue) ?? ReadAs(name, known)) is { } doubt)
+        if (known is not { IsOwn: true } && NameDoubts.Of(name, known, catalogue) is { } doubt)
         {
-            problems.Add(new(number, from, name.Length, doubt, IsDoubt: true) { Meant = Options(name, known, catalogue) });
+            problems.Add(new(number, from, name.Length, doubt, IsDoubt: true) { Meant = NameDoubts.Options(name, known, catalogue) });
         }
         else if (known is null)
         {
@@ -207,7 +196,7 @@ internal static class LineReader
             problems.Add(new(
                 number, from, name.Length,
                 $"No exercise is known as \"{name}\"{(nearest.Length > 0 ? $"; nearest are {nearest}" : "")}. Write another name, or choose one on the bench.", IsDoubt: true)
-            { Meant = Options(name, null, catalogue) });
+            { Meant = NameDoubts.Options(name, null, catalogue) });
         }
 
         // Taking turns, a count is of both sides together unless a side is named.
@@ -223,7 +212,7 @@ internal static class LineReader
             line = LineParts.Apply(line, part, unit, Place(named.First, named.End), problems);
         }
 
-        var blocks = BlocksOf(tokens, found);
+        var blocks = LineBlocks.Of(tokens, found);
         if (blocks.Length > 0)
         {
             line = InBlocks(line, blocks);
@@ -240,7 +229,7 @@ internal static class LineReader
 
             foreach (var part in stretch.Parts)
             {
-                if (blocks.Length > 0 && IsOfBlock(part))
+                if (blocks.Length > 0 && LineBlocks.IsOfBlock(part))
                 {
                     continue;
                 }
@@ -292,7 +281,7 @@ internal static class LineReader
                 var own = now with { Sets = LineSets.Of(its.Parts.OfType<LinePart.Dose>().First().Sets, Place(its.First, its.End), problems), Intensity = Intensity.NotWritten };
                 foreach (var stretch in block)
                 {
-                    own = stretch.Parts.Where(IsOfBlock).Aggregate(own, (l, p) => p is LinePart.Dose ? l : LineParts.Apply(l, AsMeant(p, stretch), unit, Place(stretch.First, stretch.End), problems));
+                    own = stretch.Parts.Where(LineBlocks.IsOfBlock).Aggregate(own, (l, p) => p is LinePart.Dose ? l : LineParts.Apply(l, AsMeant(p, stretch), unit, Place(stretch.First, stretch.End), problems));
                 }
 
                 all.AddRange(own.Sets.Select(s => s with { Percent = own.Intensity.Percent, Load = own.Intensity.Load, Reserve = own.Intensity.Reserve }));
@@ -393,30 +382,6 @@ internal static class LineReader
             tokens[end - 1].Position.Absolute + tokens[end - 1].Span.Length - tokens[first].Position.Absolute);
     }
 
-    /// <summary>Belongs to a block of sets, not to the line.</summary>
-    private static bool IsOfBlock(LinePart part) => part is LinePart.Dose or LinePart.Load or LinePart.Percent or LinePart.Reserve;
-
-    /// <summary>
-    /// Several doses on one line, nothing but marks between them and each with a load, a percent or an effort beside it: a top set and its
-    /// back-offs. Empty where it is not so: then only the first dose is read, and that is told.
-    /// </summary>
-    private static ImmutableArray<Stretch[]> BlocksOf(Token<ProgrammeToken>[] tokens, List<Stretch> found)
-    {
-        int[] doses = [.. found.Select((s, i) => (s, i)).Where(x => x.s.Parts.Any(p => p is LinePart.Dose)).Select(x => x.i)];
-        if (doses.Length < 2 || found.Any(s => s.Parts.Any(p => p is LinePart.Each)))
-        {
-            return [];
-        }
-
-        // "100 kg 1x5, 80 kg 3x8": what stands before the first sets stands before all of them.
-        bool before = found.Take(doses[0]).Any(s => s.Parts.Any(p => IsOfBlock(p)));
-        var blocks = doses.Select((at, k) => before
-            ? found[(k == 0 ? 0 : doses[k - 1] + 1)..(k == doses.Length - 1 ? found.Count : at + 1)]
-            : found[at..(k == doses.Length - 1 ? found.Count : doses[k + 1])]).Select(b => b.Where(s => s.Parts.Any(IsOfBlock)).ToArray()).ToImmutableArray();
-        bool divided = found[doses[0]..doses[^1]].Any(s => s.IsLoose && Enumerable.Range(s.First, s.End - s.First).Any(i => tokens[i].Kind is ProgrammeToken.Word or ProgrammeToken.Number));
-        return !divided && blocks.All(b => b.Sum(s => s.Parts.Count(p => p is not LinePart.Dose && IsOfBlock(p))) > 0) ? blocks : [];
-    }
-
     /// <summary>What a word beside the name says of the dose; null where it says nothing.</summary>
     private static LinePart? OfModifier(NameModifier modifier) => modifier switch
     {
@@ -428,26 +393,4 @@ internal static class LineReader
         NameModifier.Alternating => new LinePart.OfBothSides(true),
         _ => null,
     };
-
-    /// <summary>Said where a name was not typed as it is known.</summary>
-    private static string? ReadAs(string name, NameRead? read) => read switch
-    {
-        { Sureness: NameSureness.Guessed } => $"\"{name}\" is read as {read.Exercise.Name.ToLowerInvariant()}. Not meant? Write the name in full.",
-        { Sureness: NameSureness.Modified } => $"\"{name}\" is read as {read.Exercise.Name.ToLowerInvariant()}, {string.Join(", ", read.Left)} beside it.",
-        _ => null,
-    };
-
-    /// <summary>What a name that is asked after may mean: all that share it, then what comes near; last what it is read as, to be kept so.</summary>
-    private static ImmutableArray<NamedExercise> Options(string name, NameRead? read, Catalogue catalogue) =>
-        [.. catalogue.AlsoMeant(name).Concat(catalogue.Nearest(name, MostMeant)).Where(e => e.Id != read?.Exercise.Id).DistinctBy(e => e.Id).Take(MostMeant)
-            .Concat(read is null ? [] : [read.Exercise]).Select(e => new NamedExercise(e.Id, e.Name))];
-
-    /// <summary>The same word means different exercises to different coaches; null where it means one.</summary>
-    private static string? Meant(string name, Catalogue catalogue)
-    {
-        string others = string.Join(", ", catalogue.AlsoMeant(name).Select(e => e.Name.ToLowerInvariant()));
-        return others.Length == 0 ? null
-            : catalogue.Named(name) is { } read ? $"\"{name}\" is read as {read.Name.ToLowerInvariant()}. Some mean {others}: write that name if you do."
-            : $"\"{name}\" can mean {others}: write which.";
-    }
 }

@@ -33,6 +33,13 @@ public class TypedInstructionTests
         (lighter / given.Load.Kilograms).ShouldBeInRange(0.5, 0.85);
     }
 
+    /// <summary>A bottle that had to be emptied first is nothing to go on with at once.</summary>
+    [Fact]
+    public void Where_nothing_lighter_stands_ready_a_short_rest_is_told() =>
+        new Member(People.Man, new Home { Name = "Floor" }).WithKit([People.Handles(2, 2, (1.25, 4), (2.5, 4), (5, 4))])
+            .Line(Member.Written("lateral-raise", 3, 12, Intensity.NotWritten) with { Techniques = [new(TechniqueKind.DropSet)] })
+            .Chosen!.Prescription.Cues[0].ShouldContain("s of rest, then as many more");
+
     [Theory]
     [InlineData("push-up")]
     [InlineData("lateral-raise")]
