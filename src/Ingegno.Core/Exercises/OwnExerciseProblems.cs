@@ -92,9 +92,21 @@ public static class OwnExerciseProblems
             yield return new("holds", "It is nothing without a load: say how one is held.");
         }
 
+        if (own.NeedsLoad == false && like is { NeedsLoad: true, Load.Body: BodyModel.None, IsForecast: true })
+        {
+            yield return new("needsLoad", $"Of the body nothing is lifted in it, as in the {like.Name.ToLowerInvariant()}: without a load it is nothing. Leave this as there, or say another exercise it is like.");
+        }
+
         if (own.Joints is { } joints && (joints.Any(j => j.Level is < 1 or > 3) || joints.DistinctBy(j => j.Joint).Count() != joints.Length))
         {
             yield return new("joints", "Name each joint once, from 1, a little, to 3, hard.");
+        }
+
+        // What carries the body or a band is checked before it is used, so it has to be named.
+        if (own.Fixtures is { IsDefault: false } other
+            && like.Fixtures.Where(f => Carries(f.Role, like)).Select(f => (FixtureRole?)f.Role).FirstOrDefault(r => other.All(f => f.Role != r)) is { } missing)
+        {
+            yield return new("fixtures", $"As in the {like.Name.ToLowerInvariant()} something carries the body or holds the band ({missing.ToString().ToLowerInvariant()}): say which fixture, so that it is checked.");
         }
 
         foreach (var problem in (own.Fixtures ?? []).SelectMany((f, i) => Of(f).Select(m => new InputProblem($"fixtures[{i}]", m))))
@@ -112,6 +124,9 @@ public static class OwnExerciseProblems
             yield return new("setUp", $"Give 1 to {MostSteps} steps of 1 to {LongestStep} letters.");
         }
     }
+
+    private static bool Carries(FixtureRole role, Exercise like) =>
+        role is FixtureRole.Grip or FixtureRole.Anchor || (role == FixtureRole.Hands && like.Load.Body == BodyModel.Hands);
 
     private static IEnumerable<string> Of(OwnFixture fixture)
     {

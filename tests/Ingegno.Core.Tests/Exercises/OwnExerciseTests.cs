@@ -5,7 +5,9 @@ using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Loads;
+using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
+using Ingegno.Core.Substitution;
 
 namespace Ingegno.Core.Tests.Exercises;
 
@@ -125,6 +127,38 @@ public class OwnExerciseTests
         JsonSerializer.Serialize(JsonSerializer.Deserialize<OwnExercise>(written, TradeJson.Options), TradeJson.Options).ShouldBe(written);
     }
 
+    private static readonly OwnExercise[] Differing =
+    [
+        Like("push-up"),
+        Like("push-up") with { Fixtures = [] },
+        Like("push-up") with { Fixtures = [new(FixtureRole.Grip, [FixtureKind.Table], Share.Zero, Share.Of(2))] },
+        Like("push-up") with { Fixtures = [new(FixtureRole.Hands, [FixtureKind.Chair], Share.Zero, Share.Of(1))], Sides = Sides.OneAtATime },
+        Like("push-up") with { Holds = [Hold.Pair, Hold.OnBack], NeedsLoad = true, Strength = 0.3 },
+        Like("push-up") with { Holds = [Hold.FootOnScale], Test = new(Mass.FromKilograms(10), Mass.FromKilograms(1)) },
+        Like("push-up") with { Holds = [], NeedsLoad = false, Skill = 1 },
+    ];
+
+    /// <summary>Whatever it is like and whatever differs: refused at its place, or a line of it is worked out, and what it is told is finite.</summary>
+    [Fact]
+    public void What_passes_can_be_rebuilt_in_any_home() =>
+        Gen.Select(Gen.Int[0, Catalogue.Shipped.Exercises.Length - 1], Gen.Int[0, Differing.Length - 1], Gen.Int[0, 100]).Sample(
+            (like, differs, home) =>
+            {
+                var own = Differing[differs] with { Like = Catalogue.Shipped.Exercises[like].Id };
+                if (OwnExerciseProblems.Of([own]).Any())
+                {
+                    return;
+                }
+
+                Member[] members = [.. Member.All()];
+                var member = members[home % members.Length];
+                var rules = new HouseRules { Exercises = [own] };
+                var session = new WrittenSession("Day", [Member.Written(own.Id, 3, 8, Intensity.NotWritten)]);
+                var rebuild = new SessionRebuild(member.Client, member.Home, rules.Catalogue, rules, People.Today, new WrittenProgramme([session]));
+                JsonSerializer.Serialize(rebuild.Rebuild(session, []).Lines[0], TradeJson.Options).ShouldNotBeEmpty();
+            },
+            iter: 60);
+
     public static TheoryData<string, OwnExercise> Wrong() => new()
     {
         { "[0].id", Like("push-up") with { Id = "push-up" } },
@@ -141,9 +175,13 @@ public class OwnExerciseTests
         { "[0].strength", Like("push-up") with { Strength = 5 } },
         { "[0].skill", Like("push-up") with { Skill = 9 } },
         { "[0].holds", Like("goblet-squat") with { Holds = [] } },
+        { "[0].needsLoad", Like("barbell-curl") with { NeedsLoad = false } },
         { "[0].joints", Like("push-up") with { Joints = [new(Joint.Knee, 4)] } },
         { "[0].fixtures[0]", Like("push-up") with { Fixtures = [new(FixtureRole.Hands, [], Share.Zero, Share.Of(1))] } },
         { "[0].fixtures[0]", Like("push-up") with { Fixtures = [new(FixtureRole.Hands, [FixtureKind.Chair], Share.Of(1), Share.Of(0.5))] } },
+        { "[0].fixtures", Like("table-row") with { Fixtures = [] } },
+        { "[0].fixtures", Like("band-pushdown") with { Fixtures = [new(FixtureRole.Seat, [FixtureKind.Chair], Share.Zero, Share.Of(1))] } },
+        { "[0].fixtures", Like("two-chair-dip") with { Fixtures = [] } },
         { "[0].cues", Like("push-up") with { Cues = ["Only one"] } },
         { "[0].setUp", Like("push-up") with { SetUp = [new string('x', 500)] } },
     };

@@ -268,6 +268,7 @@
 					onchange={(e) => (own.needsLoad = e.currentTarget.checked)}
 				/>nothing without a load</label
 			>
+			{@render said('needsLoad')}
 		</Differs>
 		<Differs
 			name="held"
