@@ -21,11 +21,14 @@ public sealed class Framing(
     private (string Text, Dictionary<int, WrittenLine> Lines, Dictionary<int, ImmutableArray<TypedDrill>> Drills)? _written;
 
     internal PlannedSession Of(string place, PlannedSession session, string text) =>
-        homes.TryGetValue(place, out var home) ? Framed(session, home, LinesOf(text), DrillsOf(session)) : session;
+        homes.TryGetValue(place, out var home) ? Framed(session, home, LinesOf(text), DrillsOf(session, text)) : session;
 
     /// <summary>Those typed in the session of its lines.</summary>
-    private ImmutableArray<TypedDrill> DrillsOf(PlannedSession session) =>
-        session.Lines.Select(l => _written!.Value.Drills.GetValueOrDefault(l.Number)).FirstOrDefault(d => !d.IsDefault) is { IsDefault: false } typed ? typed : [];
+    private ImmutableArray<TypedDrill> DrillsOf(PlannedSession session, string text)
+    {
+        LinesOf(text);
+        return session.Lines.Select(l => _written!.Value.Drills.GetValueOrDefault(l.Number)).FirstOrDefault(d => !d.IsDefault) is { IsDefault: false } typed ? typed : [];
+    }
 
     /// <summary>The lines of a text by their number.</summary>
     internal IReadOnlyDictionary<int, WrittenLine> LinesOf(string text)

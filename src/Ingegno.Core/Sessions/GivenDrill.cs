@@ -50,17 +50,19 @@ public sealed record GivenDrill
         Cautions = drill.Cautions,
     };
 
-    /// <summary>A repetition takes 3 s, a slow breath 5, a step 1; getting into place 10 (common practice).</summary>
+    /// <summary>Seconds of a repetition and of a slow breath, and of getting into place (common practice); a step takes one.</summary>
+    internal const int Repetition = 3, Breath = 5, IntoPlace = 10;
+
     private static Duration LastsOf(Drill drill)
     {
         double each = drill.Dose.Unit switch
         {
-            DrillUnit.Repetitions => 3,
-            DrillUnit.Breaths => 5,
+            DrillUnit.Repetitions => Repetition,
+            DrillUnit.Breaths => Breath,
             _ => 1,
         };
         double middle = (drill.Dose.Low + drill.Dose.High) / 2.0;
-        return Duration.FromSeconds((drill.Dose.Sets * middle * each * (drill.PerSide ? 2 : 1)) + 10);
+        return Duration.FromSeconds((drill.Dose.Sets * middle * each * (drill.PerSide ? 2 : 1)) + IntoPlace);
     }
 
     /// <summary>The drills in order as long as they fit; the first always does, and so does what answers a trait.</summary>

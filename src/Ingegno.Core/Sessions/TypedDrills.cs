@@ -30,7 +30,7 @@ public static class TypedDrills
         return [.. typed.Where(t => !allowed.Contains(t.Drill)).Select(t => t.Line.ExerciseName)];
     }
 
-    /// <summary>A repetition takes 3 s, a slow breath 5; ten between sets (common practice).</summary>
+    /// <summary>By the seconds of any drill; getting into place anew for each set.</summary>
     private static Duration LastsOf(WrittenLine line) => Duration.FromSeconds(line.Sets.Sum(s =>
-        10 + (s.Middle * (s.Kind switch { CountKind.Seconds or CountKind.Steps or CountKind.Metres => 1, CountKind.Breaths => 5, _ => 3 }) * (line.PerSide ? 2 : 1))));
+        GivenDrill.IntoPlace + (s.Middle * (s.Kind switch { CountKind.Seconds or CountKind.Steps or CountKind.Metres => 1, CountKind.Breaths => GivenDrill.Breath, _ => GivenDrill.Repetition }) * (line.PerSide ? 2 : 1))));
 }

@@ -51,7 +51,7 @@ public readonly record struct StandIn(CandidateClass Class, double Off)
     /// <summary>Dosed by feel, and not at all: nothing is known to be in the zone (common practice).</summary>
     private const double ByFeel = 0.3, ByItsLog = 0.5;
 
-    /// <summary>Under a fifth of the maximum nothing is trained but the movement (common practice).</summary>
+    /// <summary>How far off its zone the movement alone counts at most; it trains nothing else where the load is too light for any credit (coach).</summary>
     private const double MovementAlone = 0.4;
 
     /// <summary>A growth or strength line ends with so many left at most, and one that asked for none is not off with two (common practice).</summary>

@@ -21,7 +21,7 @@ internal static class TypedInstructions
     /// <summary>Seconds between the bunches of a cluster, and before more of a set nothing lighter is there for (common practice).</summary>
     private const int UsualBreath = 15;
 
-    /// <summary>Seconds within which a round still is a minute.</summary>
+    /// <summary>Seconds within which a round still is called a minute (common practice).</summary>
     private const int NearAMinute = 8;
 
     /// <summary>Sentences for the client, in the order typed.</summary>

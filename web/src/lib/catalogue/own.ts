@@ -76,7 +76,7 @@ export const ROLES = {
 	anchor: 'tie to'
 } as const satisfies Record<OwnFixture['role'], string>;
 
-/** Heights by the standing body they reach to, over stature. */
+/** Heights by the standing body they reach to, over stature (after the segment lengths of Drillis and Contini 1966; from memory, rounded). */
 export const HEIGHTS: { words: string; share: number }[] = [
 	{ words: 'the floor', share: 0 },
 	{ words: 'mid shin', share: 0.15 },
