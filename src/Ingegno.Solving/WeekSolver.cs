@@ -20,6 +20,21 @@ public sealed class WeekSolver : IWeekSolver
             return WeekScore.Of(model, []) is { } nothing ? new([], nothing, Proven: true) : null;
         }
 
+        // Nothing pays for a step down a class: where a week can be made of the best ones, the rest need not be looked at.
+        return SolveOnce(model.OfTheBestClasses(), told, stop) is { } best
+            ? InPlacesOf(model, best)
+            : SolveOnce(model, told, stop);
+    }
+
+    /// <summary>The same choice told by the places of the whole model.</summary>
+    private static WeekSolution InPlacesOf(WeekModel model, WeekSolution found)
+    {
+        int[] chosen = [.. model.Slots.Select((s, i) => s.Options.Select((o, place) => (o, place)).Where(p => p.o.Class == s.BestClass).ElementAt(found.Chosen[i]).place)];
+        return new([.. chosen], WeekScore.Of(model, chosen)!, found.Proven);
+    }
+
+    private static WeekSolution? SolveOnce(WeekModel model, Action<WeekProgress>? told, CancellationToken stop)
+    {
         var week = new Formulation(model);
         // The model has no fat to trim: without presolve a week of 32 lines is proven in under half the time, and one of 60 at all.
         using var solver = new CpSolver
@@ -88,7 +103,7 @@ public sealed class WeekSolver : IWeekSolver
             {
                 for (int o = 0; o < Takes[i].Length; o++)
                 {
-                    _terms.Add(Takes[i][o] * (((long)_week.FitOf(_week.Slots[i], _week.Slots[i].Options[o]) * scale) - o));
+                    _terms.Add(Takes[i][o] * (((_week.FitOf(_week.Slots[i], _week.Slots[i].Options[o]) - (WeekModel.ClassStep * _week.StepsDown(_week.Slots[i], _week.Slots[i].Options[o]))) * scale) - o));
                 }
             }
         }
@@ -213,7 +228,7 @@ public sealed class WeekSolver : IWeekSolver
             {
                 for (int b = a + 1; b < Takes.Length; b++)
                 {
-                    if (_week.Slots[a].Group is null || _week.Slots[a].Group != _week.Slots[b].Group || _week.Slots[a].Session != _week.Slots[b].Session)
+                    if (_week.Slots[a].Session != _week.Slots[b].Session)
                     {
                         continue;
                     }

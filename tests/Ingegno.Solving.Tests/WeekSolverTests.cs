@@ -14,7 +14,7 @@ public class WeekSolverTests
         Gen.Int[0, 5], Gen.Int[5, 100], Gen.Int[0, 3], Gen.Int[0, 3], Gen.Int[0, 2],
         Gen.Select(Gen.Int[0, 40].Array[3], Gen.Int[60, 900]),
         (exercise, fit, pattern, setUp, setting, made) => new WeekOption(
-            $"exercise-{exercise}", fit / 100.0, [$"movement {pattern}", $"range {setting}"], setUp == 0 ? null : $"kit-{setUp}", setUp == 0 ? null : $"at {setting}",
+            $"exercise-{exercise}", (CandidateClass)(2 + (fit % 3)), fit / 100.0, [$"movement {pattern}", $"range {setting}"], setUp == 0 ? null : $"kit-{setUp}", setUp == 0 ? null : $"at {setting}",
             Groups.Zip(made.Item1).Where(g => g.Second > 0).ToImmutableDictionary(g => g.First, g => g.Second), made.Item2));
 
     private static readonly Gen<WeekModel> Weeks = Gen.Select(
@@ -25,7 +25,7 @@ public class WeekSolverTests
 
     private static WeekModel Made((WeekOption[] Options, int Session, Role Role, int Group)[] lines, int sessions, int limit, int least, bool follow) => new(
         [.. lines.OrderBy(l => l.Session).Select((l, i) => new WeekSlot(
-            i + 1, l.Session, l.Role, l.Group == 0 ? null : $"{(char)('A' + l.Group)}", [.. l.Options.DistinctBy(o => o.Exercise)]))],
+            i + 1, l.Session, $"written-{i % 4}", l.Role, l.Group == 0 ? null : $"{(char)('A' + l.Group)}", [.. l.Options.DistinctBy(o => o.Exercise)]))],
         sessions,
         limit == 0 ? null : limit * 900,
         follow && sessions > 1 ? [.. Enumerable.Range(1, sessions - 1).Select(i => (i - 1, i))] : [],
@@ -47,7 +47,7 @@ public class WeekSolverTests
             if (best is not null)
             {
                 found!.Proven.ShouldBeTrue();
-                found.Score.Objective.ShouldBe(best.Score.Objective);
+                found.Score.Worth.ShouldBe(best.Score.Worth);
                 found.Score.Later.ShouldBe(best.Score.Later);
             }
         }, iter: 300, threads: 1);
@@ -72,7 +72,7 @@ public class WeekSolverTests
                 },
                 Wanted = [.. week.Wanted.Select(q => q with { Price = points[q.IsPattern ? 4 : 5] })],
             };
-            (Solved(priced)?.Score.Objective).ShouldBe(Every.Solve(priced)?.Score.Objective);
+            (Solved(priced)?.Score.Worth).ShouldBe(Every.Solve(priced)?.Score.Worth);
         }, iter: 100, threads: 1);
 
     /// <summary>What is told on the way climbs to the answer, and the answer is never over what was said to be possible.</summary>
@@ -87,8 +87,8 @@ public class WeekSolverTests
                 {
                     told.ShouldNotBeEmpty();
                     told.Select(t => t.Best).ShouldBe(told.Select(t => t.Best).Order());
-                    told[^1].Best.ShouldBe(found.Score.Objective);
-                    told.ShouldAllBe(t => t.AtMost >= found.Score.Objective);
+                    told[^1].Best.ShouldBe(found.Score.Worth);
+                    told.ShouldAllBe(t => t.AtMost >= found.Score.Worth);
                 }
                 else
                 {
@@ -108,12 +108,13 @@ public class WeekSolverTests
             int[] first = new int[week.Slots.Length];
             if (WeekScore.Of(week, first) is { } greedy)
             {
-                Solved(week)!.Score.Objective.ShouldBeGreaterThanOrEqualTo(greedy.Objective);
+                Solved(week)!.Score.Worth.ShouldBeGreaterThanOrEqualTo(greedy.Worth);
             }
         }, iter: 100, threads: 1);
 
-    private static WeekOption Option(string exercise, double fit, string has = "squat", string? kit = null, string? at = null, int seconds = 300) =>
-        new(exercise, fit, [has], kit, at, ImmutableDictionary<MuscleGroup, int>.Empty, seconds);
+    private static WeekOption Option(string exercise, double fit, string has = "squat", string? kit = null, string? at = null, int seconds = 300,
+        CandidateClass @class = CandidateClass.SameMovement) =>
+        new(exercise, @class, fit, [has], kit, at, ImmutableDictionary<MuscleGroup, int>.Empty, seconds);
 
     private static WeekModel Week(int? most, params WeekSlot[] slots) => new([.. slots], 1, most, [], [], []);
 
@@ -122,18 +123,43 @@ public class WeekSolverTests
     public void An_exercise_is_not_done_twice_for_a_little_more_fit()
     {
         var week = Week(null,
-            new WeekSlot(1, 0, Role.Accessory, null, [Option("a", 0.9)]),
-            new WeekSlot(2, 0, Role.Accessory, null, [Option("a", 0.9), Option("b", 0.85)]));
+            new WeekSlot(1, 0, "squat", Role.Accessory, null, [Option("a", 0.9)]),
+            new WeekSlot(2, 0, "squat", Role.Accessory, null, [Option("a", 0.9), Option("b", 0.85)]));
         var found = Solved(week)!;
         found.Chosen.ShouldBe([0, 1]);
         found.Score.Objective.ShouldBe(900 + 850);
         WeekScore.Of(week, [0, 0])!.Objective.ShouldBe(900 + 900 - 300);
     }
 
+    /// <summary>The same movement with half the fit comes before another one with all of it; only minutes that run out may ask for the step down.</summary>
+    [Fact]
+    public void No_fit_pays_for_a_step_down_a_class()
+    {
+        WeekSlot[] slots =
+        [
+            new(1, 0, "squat", Role.Main, null, [Option("other", 1, @class: CandidateClass.OtherMovement), Option("same", 0.4, seconds: 900)]),
+            new(2, 0, "row", Role.Accessory, null, [Option("row", 0.9)]),
+        ];
+        Solved(Week(null, slots))!.Chosen.ShouldBe([1, 0]);
+        Solved(Week(800, slots))!.Chosen.ShouldBe([0, 0]);
+    }
+
+    /// <summary>Even a step down a class is taken before one exercise stands on two lines that were written as two.</summary>
+    [Fact]
+    public void Lines_written_as_two_exercises_never_take_one()
+    {
+        WeekSlot[] slots =
+        [
+            new(1, 0, "squat", Role.Main, null, [Option("a", 0.9), Option("b", 0.8, @class: CandidateClass.OtherMovement)]),
+            new(2, 0, "row", Role.Accessory, null, [Option("a", 0.9), Option("c", 0.2, @class: CandidateClass.Remote)]),
+        ];
+        Solved(Week(null, slots))!.Chosen.ShouldBe([0, 1]);
+    }
+
     [Fact]
     public void The_only_hinge_is_kept_where_it_costs_less_than_its_loss()
     {
-        var week = Week(null, new WeekSlot(1, 0, Role.Accessory, null, [Option("squat", 0.9), Option("hinge", 0.75, "hinge")])) with { Wanted = [new("hinge", WeekPrices.Default.PatternLost, IsPattern: true)] };
+        var week = Week(null, new WeekSlot(1, 0, "squat", Role.Accessory, null, [Option("squat", 0.9), Option("hinge", 0.75, "hinge")])) with { Wanted = [new("hinge", WeekPrices.Default.PatternLost, IsPattern: true)] };
         Solved(week)!.Chosen.ShouldBe([1]);
     }
 
@@ -143,7 +169,7 @@ public class WeekSolverTests
     [InlineData(0.80, 0)]
     public void A_range_is_kept_where_it_costs_little(double fit, int taken)
     {
-        var week = Week(null, new WeekSlot(1, 0, Role.Accessory, null, [Option("short", 0.9), Option("long", fit, "chest long")])) with { Wanted = [new("chest long", WeekPrices.Default.RangeLost)] };
+        var week = Week(null, new WeekSlot(1, 0, "squat", Role.Accessory, null, [Option("short", 0.9), Option("long", fit, "chest long")])) with { Wanted = [new("chest long", WeekPrices.Default.RangeLost)] };
         Solved(week)!.Chosen.ShouldBe([taken]);
     }
 
@@ -152,8 +178,8 @@ public class WeekSolverTests
     public void A_group_never_fights_over_one_thing()
     {
         var week = Week(null,
-            new WeekSlot(1, 0, Role.Main, "A", [Option("a", 0.9, kit: "bag", at: "10 kg")]),
-            new WeekSlot(2, 0, Role.Main, "A", [Option("b", 0.9, kit: "bag", at: "15 kg"), Option("c", 0.3)]));
+            new WeekSlot(1, 0, "squat", Role.Main, "A", [Option("a", 0.9, kit: "bag", at: "10 kg")]),
+            new WeekSlot(2, 0, "squat", Role.Main, "A", [Option("b", 0.9, kit: "bag", at: "15 kg"), Option("c", 0.3)]));
         Solved(week)!.Chosen.ShouldBe([0, 1]);
         Solved(week with { Slots = [week.Slots[0], week.Slots[1] with { Options = [week.Slots[1].Options[0]] }] }).ShouldBeNull();
     }
@@ -161,7 +187,7 @@ public class WeekSolverTests
     [Fact]
     public void A_session_keeps_to_its_minutes_or_there_is_no_week()
     {
-        WeekSlot[] slots = [new(1, 0, Role.Main, null, [Option("long", 0.9, seconds: 900), Option("short", 0.5, seconds: 300)])];
+        WeekSlot[] slots = [new(1, 0, "squat", Role.Main, null, [Option("long", 0.9, seconds: 900), Option("short", 0.5, seconds: 300)])];
         Solved(Week(400, slots))!.Chosen.ShouldBe([1]);
         Solved(Week(200, slots)).ShouldBeNull();
     }
@@ -171,6 +197,6 @@ public class WeekSolverTests
     {
         using var stop = new CancellationTokenSource();
         stop.Cancel();
-        Should.Throw<OperationCanceledException>(() => Every.Solve(Week(null, new WeekSlot(1, 0, Role.Main, null, [Option("a", 1)])), stop: stop.Token));
+        Should.Throw<OperationCanceledException>(() => Every.Solve(Week(null, new WeekSlot(1, 0, "squat", Role.Main, null, [Option("a", 1)])), stop: stop.Token));
     }
 }

@@ -132,7 +132,7 @@ public sealed class FormerFileTests : IDisposable
 
     /// <summary>Of nobody's home: sessions then keep their frames.</summary>
     private static Framing Framing(Plan plan) => new(
-        new() { Name = "Nobody" }, new Dictionary<string, Core.Homes.Home>(), Core.Exercises.Catalogue.Shipped, Core.Dosing.HouseRules.Default,
+        new() { Name = "Nobody" }, new Dictionary<string, Core.Homes.Home>(), Core.Exercises.Catalogue.Shipped, Core.Dosing.HouseRules.Default, new(2026, 11, 23),
         _ => throw new InvalidOperationException($"nothing of {plan.Text.Length} letters is framed"));
 
     [Fact]

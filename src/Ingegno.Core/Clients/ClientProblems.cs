@@ -8,6 +8,9 @@ namespace Ingegno.Core.Clients;
 /// <summary>Checks what a person entered about a client.</summary>
 public static class ClientProblems
 {
+    /// <summary>Years of birth that are believed.</summary>
+    private const int EarliestYear = 1900, LatestYear = 2020;
+
     /// <summary>Every problem with its place; empty when the profile can be used.</summary>
     public static IReadOnlyList<InputProblem> Of(ClientProfile client, Catalogue catalogue)
     {
@@ -30,6 +33,11 @@ public static class ClientProblems
         if (!(client.Stature.Metres is >= 1.0 and <= 2.5))
         {
             problems.Add(new("stature", $"A stature of {client.Stature.Metres:0.##} m cannot be right: give 1.00 to 2.50 m."));
+        }
+
+        if (client.BirthYear is { } year && (year < EarliestYear || year > LatestYear))
+        {
+            problems.Add(new("birthYear", $"A year of birth of {year} cannot be right: give {EarliestYear} to {LatestYear}, or leave it empty."));
         }
 
         if (client.TimeZone is { } zone && !ClientDay.IsZone(zone))

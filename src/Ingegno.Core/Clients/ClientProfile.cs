@@ -86,7 +86,10 @@ public sealed record ClientProfile
 
     public Length Stature { get; init; } = Length.FromMetres(1.70);
 
-    /// <summary>Keeping what there is takes more of the former sets then.</summary>
+    /// <summary>Null: not asked. Age decides whom supported versions come first for, and how much of the former sets keeps what there is.</summary>
+    public int? BirthYear { get; init; }
+
+    /// <summary>Noted before years of birth were asked; without a year it counts as <see cref="AgeOfOverSixty"/>.</summary>
     public bool OverSixty { get; init; }
 
     /// <summary>Day of a competition, if one is ahead.</summary>
@@ -131,6 +134,12 @@ public sealed record ClientProfile
     /// <summary>What the log has taught; kept beside the profile and never typed.</summary>
     [JsonIgnore]
     public Learned Learned { get; init; } = Learned.Nothing;
+
+    /// <summary>Age of a client of whom only "over sixty" was noted.</summary>
+    public const int AgeOfOverSixty = 70;
+
+    /// <summary>The age reached in the year of a day; null where neither year nor note tells.</summary>
+    public int? AgeOn(DateOnly day) => BirthYear is { } year ? day.Year - year : OverSixty ? AgeOfOverSixty : null;
 
     /// <summary>Pain of a joint, 0 when not named.</summary>
     public int PainAt(Joint joint) => SoreJoints.Where(s => s.Joint == joint).Select(s => s.Pain).DefaultIfEmpty(0).Max();

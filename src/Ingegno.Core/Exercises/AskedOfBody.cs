@@ -14,8 +14,8 @@ internal static class AskedOfBody
     /// <summary>Standing upright, over stature.</summary>
     private static readonly Share Standing = Share.Of(1.01);
 
-    /// <summary>A trunk steeper than this, in degrees, stands.</summary>
-    private const double Upright = 60;
+    /// <summary>A trunk steeper than this over legs straighter than that, in degrees, stands.</summary>
+    private const double Upright = 60, Bent = 45;
 
     /// <summary>Balance on the catalogue's scale that is not asked in pregnancy.</summary>
     private const int Unsteady = 3;
@@ -32,11 +32,13 @@ internal static class AskedOfBody
         [.. named, .. OfPattern(pattern).Where(j => named.All(own => own.Joint != j)).Select(j => new JointStress(j, 1))];
 
     private static bool Stands(Exercise e) =>
-        e.Poses is { Support: PoseSupport.Feet } poses && Math.Max(poses.Start.Trunk, poses.End.Trunk) >= Upright && e.Fixtures.All(f => f.Role != FixtureRole.Seat);
+        e.Poses is { Support: PoseSupport.Feet } poses && (IsUpright(poses.Start) || IsUpright(poses.End));
+
+    private static bool IsUpright(Pose pose) => pose is { Trunk: >= Upright, Hip: < Bent, Knee: < Bent };
 
     private static IEnumerable<HealthQuestion> Against(Exercise e)
     {
-        if (e.Poses is { Support: PoseSupport.Front } || e.Pattern is Pattern.TrunkFlexion or Pattern.Jump || (e.Steadiness >= Unsteady && e.Pattern == Pattern.Squat))
+        if (e.Poses is { Support: PoseSupport.Front } || e.Pattern is Pattern.TrunkFlexion or Pattern.Jump || e.Room.Noise == Noise.Loud || (e.Steadiness >= Unsteady && e.Pattern == Pattern.Squat))
         {
             yield return HealthQuestion.Pregnancy;
         }

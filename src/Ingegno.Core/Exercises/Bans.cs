@@ -1,3 +1,4 @@
+using Ingegno.Core.Anatomy;
 using Ingegno.Core.Clients;
 
 namespace Ingegno.Core.Exercises;
@@ -32,15 +33,22 @@ public sealed record Ban(string? Exercise, ExerciseAttribute? Attribute, string 
         ExerciseAttribute.Jumps => exercise.Room.Noise == Noise.Loud,
         ExerciseAttribute.BehindTheBodyDips => exercise is { Pattern: Pattern.Dip, OffByDefault: not null },
         ExerciseAttribute.PressingOverhead => exercise.Pattern == Pattern.VerticalPress,
-        ExerciseAttribute.Hanging => exercise.Load.Body == BodyModel.Hands && exercise.Pattern == Pattern.VerticalPull,
+        ExerciseAttribute.Hanging => Hangs(exercise),
         ExerciseAttribute.UpsideDown => exercise.Family == ExerciseFamily.Overhead && exercise.Conditions.Contains(HealthQuestion.Dizziness),
         ExerciseAttribute.SpinalFlexion => exercise.Pattern == Pattern.TrunkFlexion,
-        ExerciseAttribute.Kneeling => exercise.Load.Body == BodyModel.KneelingPushUp,
+        ExerciseAttribute.Kneeling => exercise.Kneels,
         ExerciseAttribute.OneLegBalance => exercise.Sides == Sides.OneAtATime && exercise.Steadiness >= 3,
-        ExerciseAttribute.Bands => exercise.Band is not null,
+        ExerciseAttribute.Bands => exercise.Band is not null || exercise.WantsMiniBand,
         ExerciseAttribute.DeadliftsFromTheFloor => exercise is { Pattern: Pattern.Hinge, Family: ExerciseFamily.Hinges, Range: HardestRange.Long }
             && exercise.Name.Contains("deadlift", StringComparison.OrdinalIgnoreCase) && !exercise.Name.Contains("Romanian", StringComparison.Ordinal),
         ExerciseAttribute.LoadedRotation => exercise is { Pattern: Pattern.TrunkRotation, NeedsLoad: true },
         _ => throw new ArgumentOutOfRangeException(nameof(attribute)),
     };
+
+    /// <summary>Arms over the head in degrees, where the body hangs from the hands.</summary>
+    private const double Overhead = 150;
+
+    private static bool Hangs(Exercise e) =>
+        e is { Load.Body: BodyModel.Hands, Pattern: Pattern.VerticalPull }
+        || (e.Poses is { Support: PoseSupport.Hands } poses && Math.Max(poses.Start.Shoulder, poses.End.Shoulder) >= Overhead);
 }

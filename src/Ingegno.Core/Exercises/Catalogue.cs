@@ -89,6 +89,27 @@ public sealed class Catalogue
     /// <summary>The easier neighbours on the ladder, and what the step back from this one changes.</summary>
     public IEnumerable<HarderNeighbour> EasierThan(string id) => _easier[id];
 
+    /// <summary>True where steps up the ladder lead from one to the other; a step of load alone asks no new skill and is none.</summary>
+    public bool IsHarderThan(string id, string than)
+    {
+        var seen = new HashSet<string>(StringComparer.Ordinal);
+        var open = new Stack<string>([id]);
+        while (open.TryPop(out string? at))
+        {
+            foreach (var easier in _easier[at].Where(s => s.By != LadderStep.Load && seen.Add(s.Exercise)))
+            {
+                if (easier.Exercise == than)
+                {
+                    return true;
+                }
+
+                open.Push(easier.Exercise);
+            }
+        }
+
+        return false;
+    }
+
     /// <summary>The exercises whose names come nearest to what was typed, best first; those some coaches call just that lead.</summary>
     public ImmutableArray<Exercise> Nearest(string typed, int most = 3)
     {

@@ -99,6 +99,17 @@ public sealed record Drill
 
     public Noise Noise { get; init; } = Noise.Quiet;
 
+    /// <summary>A knee is on the floor.</summary>
+    public bool Kneels { get; init; }
+
+    /// <summary>True for what a coach may ban as a whole.</summary>
+    public bool Has(ExerciseAttribute attribute) => attribute switch
+    {
+        ExerciseAttribute.Kneeling => Kneels,
+        ExerciseAttribute.Jumps => Noise == Noise.Loud,
+        _ => false,
+    };
+
     /// <summary>Answers of the health screen with which it is not given.</summary>
     public ImmutableArray<HealthQuestion> Conditions { get; init; } = [];
 

@@ -162,6 +162,9 @@ public sealed record Exercise
 
     public ImmutableArray<string> Cues { get; init; } = [];
 
+    /// <summary>A knee is on the floor.</summary>
+    public bool Kneels { get; init; }
+
     /// <summary>The knees travel well past the toes; out where a coach keeps them behind.</summary>
     public bool KneesForward { get; init; }
 

@@ -31,6 +31,9 @@ public enum KitWanted
 
     /// <summary>Straps or rings with handles.</summary>
     Straps,
+
+    /// <summary>A bar, a bell, a dumbbell or a jug: what keeps its shape.</summary>
+    Rigid,
 }
 
 /// <summary>How the body loads the fixture; the dynamic factors of section 3.</summary>

@@ -13,9 +13,10 @@ namespace Ingegno.Core.Plans;
 /// a swap changes them as much as a rebuild does.
 /// </summary>
 /// <param name="homes">Of each place; a place not among them keeps its sessions as they are.</param>
+/// <param name="today">Day of use: who starts carefully is told by age.</param>
 /// <param name="read">Reads a programme text: what is written decides the mobility work.</param>
 public sealed class Framing(
-    ClientProfile client, IReadOnlyDictionary<string, Home> homes, Catalogue catalogue, HouseRules rules, Func<string, WrittenProgramme> read)
+    ClientProfile client, IReadOnlyDictionary<string, Home> homes, Catalogue catalogue, HouseRules rules, DateOnly today, Func<string, WrittenProgramme> read)
 {
     private readonly HouseRules _rules = rules.For(client);
     private (string Text, Dictionary<int, WrittenLine> Lines, Dictionary<int, ImmutableArray<TypedDrill>> Drills)? _written;
@@ -49,11 +50,12 @@ public sealed class Framing(
         PlannedLine[] inText = [.. session.Lines.OrderBy(l => l.Number).ThenBy(l => l.Line)];
         Exercise[] exercises = [.. inText.Select(l => l.Prescription).OfType<Prescription>().Select(p => catalogue.Find(p.Exercise)).OfType<Exercise>()];
         PlannedLine[] written = [.. inText.Where(l => !l.IsAdded)];
-        var mobility = MobilityWork.For([.. written.Select(l => typed.GetValueOrDefault(l.Number)?.Exercise is { } id ? catalogue.Find(id) : null)], client, home, catalogue)
+        var allowed = DrillGate.Allowed(catalogue, client, home, _rules, today);
+        var mobility = MobilityWork.For([.. written.Select(l => typed.GetValueOrDefault(l.Number)?.Exercise is { } id ? catalogue.Find(id) : null)], client, allowed)
             .ToLookup(m => written[m.After].Line, m => m.Drill);
         var withAdded = session.Lines.Where(l => l.IsAdded).Select(l => l.Main).ToHashSet();
-        var warmUp = TypedDrills.Before(WarmUp.For(exercises, client, home, catalogue, _rules), drills.Where(d => !d.Ends), client, home, catalogue);
-        var coolDown = TypedDrills.Before(CoolDown.For(exercises, client, home, catalogue), drills.Where(d => d.Ends), client, home, catalogue);
+        var warmUp = TypedDrills.Before(WarmUp.For(exercises, client, allowed, _rules), drills.Where(d => !d.Ends), allowed);
+        var coolDown = TypedDrills.Before(CoolDown.For(exercises, client, allowed), drills.Where(d => d.Ends), allowed);
         ImmutableArray<PlannedLine> lines = [.. session.Lines.Select((line, i) => line with { Behind = IsLast(i) ? [.. mobility[line.Main]] : [] })];
         var work = SessionLength.Of(
         [

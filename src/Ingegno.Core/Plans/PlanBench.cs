@@ -21,7 +21,7 @@ public sealed record BenchDraft(string Text, ImmutableArray<LineChoice> Choices,
 public sealed class PlanBench(
     ClientProfile client, Practice practice, Catalogue catalogue, IReadOnlyList<ClientPlace> places, DateOnly today, Func<string, WrittenProgramme> read)
 {
-    public Framing Framing { get; } = new(client, places.ToDictionary(p => p.Id, p => p.Home, StringComparer.Ordinal), catalogue, practice.Rules, read);
+    public Framing Framing { get; } = new(client, places.ToDictionary(p => p.Id, p => p.Home, StringComparer.Ordinal), catalogue, practice.Rules, today, read);
 
     /// <summary>The draft over the plan. A text the coach did not touch is the plan's own, though another window changed it.</summary>
     public PlanEdit Edit(Plan plan, BenchDraft draft) =>

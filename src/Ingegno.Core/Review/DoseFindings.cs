@@ -24,7 +24,7 @@ internal static class DoseFindings
                 $"Too few sets that count in the week: {string.Join(", ", few.Select(r => $"{PlainWords.Of(r.Group)} {r.Home:0.#} of {r.Least:0.#}"))}.",
                 grows
                     ? "Ten and more weekly sets build most (Schoenfeld et al. 2017, J Sports Sci 35:1073-1082; from memory)."
-                    : week.Client.OverSixty ? "Over sixty half of the former sets keeps what there is, with the effort kept (common practice)."
+                    : ReviewThresholds.IsOld(week.Client, week.Today) ? "Over sixty half of the former sets keeps what there is, with the effort kept (common practice)."
                     : "A third of the former sets keeps what there is, with the effort kept (Bickel et al. 2011, Med Sci Sports Exerc 43:1177-1187; from memory).",
                 LossFindings.Numbers(few.SelectMany(r => For(week, r))),
                 ReviewedWeek.Together(few.Select(r => MoreFor(week, r))));

@@ -10,7 +10,7 @@ namespace Ingegno.Core.Review;
 /// <summary>A week as the review reads it.</summary>
 internal sealed record ReviewedWeek(
     ImmutableArray<TrainedSession> Sessions, ImmutableArray<RebuiltLine> Rebuilt, WeeklyLedger Ledger, ClientProfile Client, Catalogue Catalogue,
-    ReviewThresholds Marks)
+    ReviewThresholds Marks, DateOnly Today)
 {
     public ImmutableArray<TrainedLine> Gym { get; init; } = [.. Sessions.SelectMany(s => s.Gym)];
 
@@ -71,17 +71,17 @@ public static class ProgrammeReview
     /// <param name="block">The weeks it is trained over; null where nothing is planned yet.</param>
     /// <param name="marks">From where it speaks up; null for the usual ones.</param>
     public static Reviewed Of(
-        IReadOnlyList<RebuiltSession> sessions, ClientProfile client, Catalogue catalogue, Block? block = null, ReviewThresholds? marks = null) =>
-        Of([.. sessions.Select(s => TrainedSession.Of(s, catalogue))], [.. sessions.SelectMany(s => s.Lines)], client, catalogue, block, marks);
+        IReadOnlyList<RebuiltSession> sessions, ClientProfile client, Catalogue catalogue, DateOnly today, Block? block = null, ReviewThresholds? marks = null) =>
+        Of([.. sessions.Select(s => TrainedSession.Of(s, catalogue))], [.. sessions.SelectMany(s => s.Lines)], client, catalogue, today, block, marks);
 
     /// <param name="lines">The rebuilt lines with their alternatives, from which remedies are taken; may be empty.</param>
     public static Reviewed Of(
-        ImmutableArray<TrainedSession> sessions, ImmutableArray<RebuiltLine> lines, ClientProfile client, Catalogue catalogue, Block? block = null,
+        ImmutableArray<TrainedSession> sessions, ImmutableArray<RebuiltLine> lines, ClientProfile client, Catalogue catalogue, DateOnly today, Block? block = null,
         ReviewThresholds? marks = null)
     {
         marks ??= ReviewThresholds.Default;
-        var ledger = WeeklyLedger.Of(sessions, client, marks);
-        var week = new ReviewedWeek(sessions, lines, ledger, client, catalogue, marks);
+        var ledger = WeeklyLedger.Of(sessions, client, marks, today);
+        var week = new ReviewedWeek(sessions, lines, ledger, client, catalogue, marks, today);
         return new(ledger, [.. LossFindings.Of(week).Concat(DoseFindings.Of(week)).Concat(SessionFindings.Of(week)).Concat(BlockFindings.Of(week, block))
             .OrderByDescending(f => f.Severity)]);
     }

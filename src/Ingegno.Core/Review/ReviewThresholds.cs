@@ -64,8 +64,13 @@ public sealed record ReviewThresholds
     /// <inheritdoc cref="LandingsUntrained"/>
     public int LandingsAdvanced { get; init; } = 120;
 
+    /// <summary>Keeping what there is takes more of the former sets past this age, in years.</summary>
+    private const int Old = 60;
+
+    internal static bool IsOld(ClientProfile client, DateOnly today) => client.AgeOn(today) > Old;
+
     /// <summary>Of the former sets, what keeps this client's muscle.</summary>
-    public double ToKeep(ClientProfile client) => client.OverSixty ? ShareToKeepOverSixty : ShareToKeep;
+    public double ToKeep(ClientProfile client, DateOnly today) => IsOld(client, today) ? ShareToKeepOverSixty : ShareToKeep;
 
     /// <summary>Landings a session of this client may hold.</summary>
     public int Landings(ClientProfile client) => client.Level switch

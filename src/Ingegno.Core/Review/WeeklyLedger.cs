@@ -40,7 +40,7 @@ public sealed record WeeklyLedger(
 
     private static readonly ImmutableHashSet<Pattern> Hips = [Pattern.Hinge, Pattern.HipThrust, Pattern.HipExtension, Pattern.KneeFlexion];
 
-    public static WeeklyLedger Of(IReadOnlyList<TrainedSession> week, ClientProfile client, ReviewThresholds marks)
+    public static WeeklyLedger Of(IReadOnlyList<TrainedSession> week, ClientProfile client, ReviewThresholds marks, DateOnly today)
     {
         TrainedLine[] gym = [.. week.SelectMany(s => s.Gym)], home = [.. week.SelectMany(s => s.Home)];
         var (gymSets, homeSets) = (ByGroup(gym), ByGroup(home));
@@ -48,7 +48,7 @@ public sealed record WeeklyLedger(
             .Select(c => c.Key).ToHashSet();
         return new(
             [.. Enum.GetValues<MuscleGroup>()
-                .Select(g => Row(g, gymSets.GetValueOrDefault(g), homeSets.GetValueOrDefault(g), chosenFor.Contains(g), client, marks)
+                .Select(g => Row(g, gymSets.GetValueOrDefault(g), homeSets.GetValueOrDefault(g), chosenFor.Contains(g), client, marks, today)
                     with { DaysApart = DaysApart(week, g, client) })
                 .Where(r => r.Gym > 0 || r.Home > 0)],
             [.. Enum.GetValues<Pattern>().Select(p => Row(p, gym, home)).Where(r => r.Gym > 0 || r.Home > 0)],
@@ -74,10 +74,10 @@ public sealed record WeeklyLedger(
         return trained.Length == 0 ? null : trained.Select((day, i) => i + 1 < trained.Length ? trained[i + 1] - day : trained[0] + 7 - day).Max();
     }
 
-    private static MuscleRow Row(MuscleGroup group, double gym, double home, bool chosenFor, ClientProfile client, ReviewThresholds marks) =>
+    private static MuscleRow Row(MuscleGroup group, double gym, double home, bool chosenFor, ClientProfile client, ReviewThresholds marks, DateOnly today) =>
         !Counted.Contains(group) || !chosenFor || gym <= 0 ? new(group, gym, home, null, null)
         : client.Goal == Goal.BuildMuscle ? new(group, gym, home, marks.LeastToGrow, marks.MostInWeek)
-        : new(group, gym, home, gym * marks.ToKeep(client), marks.MostInWeek);
+        : new(group, gym, home, gym * marks.ToKeep(client, today), marks.MostInWeek);
 
     private static PatternRow Row(Pattern pattern, TrainedLine[] gym, TrainedLine[] home)
     {

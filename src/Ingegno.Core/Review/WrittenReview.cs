@@ -16,13 +16,13 @@ namespace Ingegno.Core.Review;
 /// </summary>
 public static class WrittenReview
 {
-    public static Reviewed Of(WrittenProgramme programme, ClientProfile client, HouseRules rules, Catalogue catalogue, Block? block = null, ReviewThresholds? marks = null)
+    public static Reviewed Of(WrittenProgramme programme, ClientProfile client, HouseRules rules, Catalogue catalogue, DateOnly today, Block? block = null, ReviewThresholds? marks = null)
     {
         rules = rules.For(client);
         var anchors = WrittenAnchors.Of(client, catalogue, rules, programme);
         ImmutableArray<RebuiltSession> read = [.. programme.Sessions.Select(s => new RebuiltSession(s.Title, [.. s.Lines.Select((l, i) => Read(l, s, i == 0))], Duration.Zero))];
         var sessions = read.Select(s => TrainedSession.Of(s, catalogue)).Select(s => s with { Home = s.Gym, Length = LengthOf(s.Gym) });
-        return ProgrammeReview.Of([.. sessions], [.. read.SelectMany(s => s.Lines)], client, catalogue, block, marks);
+        return ProgrammeReview.Of([.. sessions], [.. read.SelectMany(s => s.Lines)], client, catalogue, today, block, marks);
 
         RebuiltLine Read(WrittenLine line, WrittenSession session, bool first)
         {

@@ -5,7 +5,7 @@ using Ingegno.Core.Exercises;
 namespace Ingegno.Core.Safety;
 
 /// <summary>
-/// Whom supported versions come first for: over sixty-five (a client noted as over sixty counts as seventy), untrained, or over 110 kg. No jumps, no
+/// Whom supported versions come first for: over sixty-five, untrained, or over 110 kg. No jumps, no
 /// landings, nothing that stands on one bent leg or presses on one arm, and the floor push-up, or walking on the hands, only
 /// once an easier push-up was done (common practice).
 /// </summary>
@@ -14,17 +14,20 @@ public static class CarefulStart
     /// <summary>Heavier than this, in kilograms, joints are spared first.</summary>
     private const double Heavy = 110;
 
-    /// <summary>Whether it holds for a client, in few words; null where not.</summary>
-    public static string? For(ClientProfile client) =>
-        client.OverSixty ? "over sixty"
+    /// <summary>Older than this, in years, too.</summary>
+    private const int Old = 65;
+
+    /// <summary>Whether it holds for a client on a day, in few words; null where not.</summary>
+    public static string? For(ClientProfile client, DateOnly today) =>
+        client.AgeOn(today) > Old ? $"over {Old}"
         : client.BodyMass.Kilograms > Heavy ? $"over {Heavy:0} kg"
         : client.Level == Level.Beginner && client.Lifts.IsEmpty && client.Learned.Anchors.IsEmpty ? "new to training"
         : null;
 
     /// <summary>Why an exercise waits; null where it need not.</summary>
-    public static string? Against(Exercise exercise, ClientProfile client)
+    public static string? Against(Exercise exercise, ClientProfile client, DateOnly today)
     {
-        if (For(client) is not { } why)
+        if (For(client, today) is not { } why)
         {
             return null;
         }
@@ -46,9 +49,12 @@ public static class CarefulStart
         exercise is { Pattern: Pattern.TrunkBrace or Pattern.TrunkFlexion, Kind: MovementKind.Compound, Holds.IsEmpty: true }
         && exercise.Joints.Any(j => j is { Joint: Joint.Wrist, Level: >= 2 }) && exercise.Joints.Any(j => j is { Joint: Joint.Shoulder, Level: >= 2 });
 
-    /// <summary>Hands and toes on the floor.</summary>
+    /// <summary>A support lower than this, over stature, takes nothing off a push-up that counts.</summary>
+    private const double Raised = 0.3;
+
+    /// <summary>Hands and toes on the floor, or the hands hardly above it.</summary>
     private static bool IsFloorPushUp(Exercise exercise) =>
-        exercise is { Load.Body: BodyModel.PushUp, IsLoweringOnly: false } && exercise.Band is not { Assists: true } && exercise.Fixtures.All(f => f.Role != FixtureRole.Hands);
+        exercise is { Load.Body: BodyModel.PushUp, IsLoweringOnly: false } && exercise.Band is not { Assists: true } && exercise.Fixtures.All(f => f.Role != FixtureRole.Hands || f.HighestOfStature.Fraction <= Raised);
 
     private static bool HasEarned(ClientProfile client) =>
         client.Lifts.Select(l => l.Exercise).Concat(client.Learned.Anchors.Select(a => a.Exercise)).Any(id => id.EndsWith("push-up", StringComparison.Ordinal));

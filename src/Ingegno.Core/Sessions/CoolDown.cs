@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
-using Ingegno.Core.Homes;
 using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Sessions;
@@ -11,8 +10,9 @@ public static class CoolDown
 {
     private const int MostStretches = 4;
 
+    /// <param name="allowed">Drills this client may be given here.</param>
     /// <returns>Empty where nothing was trained.</returns>
-    public static ImmutableArray<GivenDrill> For(IReadOnlyCollection<Exercise> trained, ClientProfile client, Home home, Catalogue catalogue)
+    public static ImmutableArray<GivenDrill> For(IReadOnlyCollection<Exercise> trained, ClientProfile client, IReadOnlyList<Drill> allowed)
     {
         if (trained.Count == 0)
         {
@@ -20,7 +20,6 @@ public static class CoolDown
         }
 
         var work = trained.SelectMany(e => e.Muscles.Weights).GroupBy(w => w.Key).ToDictionary(g => g.Key, g => g.Sum(w => w.Value));
-        Drill[] allowed = [.. DrillGate.Allowed(catalogue, client, home)];
         return GivenDrill.Within(
         [
             .. allowed.Where(d => d.Kind == DrillKind.Breathing).Take(1).Select(d => GivenDrill.Of(d, "brings the pulse down")),

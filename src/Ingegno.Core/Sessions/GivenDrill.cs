@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Text.Json.Serialization;
 using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Quantities;
@@ -85,13 +86,15 @@ public sealed record GivenDrill
     }
 }
 
-/// <summary>The drills this client may be given in this room.</summary>
+/// <summary>The drills this client may be given in this room under these rules.</summary>
 internal static class DrillGate
 {
-    internal static IEnumerable<Drill> Allowed(Catalogue catalogue, ClientProfile client, Home home) =>
-        catalogue.Drills.Where(d =>
+    internal static ImmutableArray<Drill> Allowed(Catalogue catalogue, ClientProfile client, Home home, HouseRules rules, DateOnly today) =>
+        [.. catalogue.Drills.Where(d =>
             (home.Room.Outdoors || client.Stature * d.FloorOfStature.Fraction <= home.Room.FloorLengthOrUsual())
             && !(d.Noise == Noise.Loud && home.Room.NeighboursBelow && !home.Room.Outdoors)
             && !client.Health.Answers.Any(a => a.Applies && d.Conditions.Contains(a.Question))
-            && d.Joints.All(j => client.PainAt(j) <= PainHold.Stops));
+            && !(d.Noise == Noise.Loud && CarefulStart.For(client, today) is not null)
+            && !rules.Bans.Concat(client.Bans).Any(b => b.Attribute is { } banned && d.Has(banned))
+            && d.Joints.All(j => client.PainAt(j) <= PainHold.Stops))];
 }

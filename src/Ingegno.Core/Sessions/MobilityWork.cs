@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
-using Ingegno.Core.Homes;
 using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Sessions;
@@ -11,15 +10,15 @@ public static class MobilityWork
 {
     /// <summary>The drills for each failed screen, by the place of the line they follow.</summary>
     /// <param name="written">The exercises as written, in order; the movement asked for is what the screen is about.</param>
+    /// <param name="allowed">Drills this client may be given here.</param>
     /// <returns>Place of the line and the drill behind it; empty when no screen failed or no line asks for it.</returns>
     public static ImmutableArray<(int After, GivenDrill Drill)> For(
-        IReadOnlyList<Exercise?> written, ClientProfile client, Home home, Catalogue catalogue)
+        IReadOnlyList<Exercise?> written, ClientProfile client, IReadOnlyList<Drill> allowed)
     {
         var found = ImmutableArray.CreateBuilder<(int, GivenDrill)>();
-        Drill[] allowed = [.. DrillGate.Allowed(catalogue, client, home).Where(d => d.Kind == DrillKind.Mobility)];
         foreach (var failed in client.Screens.Where(s => s.Result == ScreenResult.Failed).Select(s => s.Screen).Distinct())
         {
-            var opening = allowed.Where(d => d.Opens == failed)
+            var opening = allowed.Where(d => d.Kind == DrillKind.Mobility && d.Opens == failed)
                 .Select(d => (drill: d, after: LastWith(written, d.Patterns)))
                 .Where(p => p.after >= 0)
                 .OrderByDescending(p => p.drill.Dose.Sets).ThenBy(p => p.drill.Id, StringComparer.Ordinal)

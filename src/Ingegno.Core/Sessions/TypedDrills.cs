@@ -1,7 +1,5 @@
 using System.Collections.Immutable;
-using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
-using Ingegno.Core.Homes;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
 
@@ -12,23 +10,20 @@ public static class TypedDrills
 {
     /// <summary>Typed drills of one end of the session, then the others without those.</summary>
     internal static ImmutableArray<GivenDrill> Before(
-        ImmutableArray<GivenDrill> given, IEnumerable<TypedDrill> typed, ClientProfile client, Home home, Catalogue catalogue)
+        ImmutableArray<GivenDrill> given, IEnumerable<TypedDrill> typed, IReadOnlyList<Drill> allowed)
     {
         GivenDrill[] first =
         [
             .. from drill in typed
-               join allowed in DrillGate.Allowed(catalogue, client, home) on drill.Drill equals allowed.Id
-               select GivenDrill.Of(allowed, "as written") with { Dose = PlainLine.DoseOf(drill.Line), Lasts = LastsOf(drill.Line) },
+               join known in allowed on drill.Drill equals known.Id
+               select GivenDrill.Of(known, "as written") with { Dose = PlainLine.DoseOf(drill.Line), Lasts = LastsOf(drill.Line) },
         ];
         return [.. first, .. given.Where(g => first.All(f => f.Drill != g.Drill))];
     }
 
     /// <summary>Names of typed drills that are not given here.</summary>
-    internal static ImmutableArray<string> LeftOut(IEnumerable<TypedDrill> typed, ClientProfile client, Home home, Catalogue catalogue)
-    {
-        var allowed = DrillGate.Allowed(catalogue, client, home).Select(d => d.Id).ToHashSet(StringComparer.Ordinal);
-        return [.. typed.Where(t => !allowed.Contains(t.Drill)).Select(t => t.Line.ExerciseName)];
-    }
+    internal static ImmutableArray<string> LeftOut(IEnumerable<TypedDrill> typed, IReadOnlyList<Drill> allowed) =>
+        [.. typed.Where(t => allowed.All(d => d.Id != t.Drill)).Select(t => t.Line.ExerciseName)];
 
     /// <summary>By the seconds of any drill; getting into place anew for each set.</summary>
     private static Duration LastsOf(WrittenLine line) => Duration.FromSeconds(line.Sets.Sum(s =>

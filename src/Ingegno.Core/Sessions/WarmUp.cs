@@ -2,7 +2,6 @@ using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
-using Ingegno.Core.Homes;
 using Ingegno.Core.Quantities;
 using Ingegno.Core.Schools;
 
@@ -21,9 +20,10 @@ public static class WarmUp
     private static Duration? Most(ClientProfile client) =>
         client.SessionMinutes is { } minutes ? Duration.FromMinutes(Math.Clamp(minutes / 5.0, 3.5, 10)) : null;
 
+    /// <param name="allowed">Drills this client may be given here.</param>
     /// <returns>Empty where nothing is trained, or the house rule gives one only as needed.</returns>
     public static ImmutableArray<GivenDrill> For(
-        IReadOnlyCollection<Exercise> trained, ClientProfile client, Home home, Catalogue catalogue, HouseRules rules)
+        IReadOnlyCollection<Exercise> trained, ClientProfile client, IReadOnlyList<Drill> allowed, HouseRules rules)
     {
         if (trained.Count == 0 || !rules.Teaches(Teaching.WarmUpAlways))
         {
@@ -31,7 +31,6 @@ public static class WarmUp
         }
 
         var patterns = trained.GroupBy(e => e.Pattern).ToDictionary(g => g.Key, g => g.Count());
-        Drill[] allowed = [.. DrillGate.Allowed(catalogue, client, home)];
         return GivenDrill.Within(Phases.SelectMany(phase => allowed
             .Where(d => d.Kind == phase.Kind)
             .Select(d => (drill: d, worth: Worth(d)))

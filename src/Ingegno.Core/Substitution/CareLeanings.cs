@@ -23,9 +23,9 @@ internal static class CareLeanings
     private static bool LiesOnBack(Exercise e) =>
         e.Poses is { Support: PoseSupport.Back } || (e.Poses is { Support: PoseSupport.ShouldersAndFeet } && e.Fixtures.All(f => f.Role != FixtureRole.ShouldersRaised));
 
-    internal static IEnumerable<Leaning> On(Exercise e, ClientProfile client)
+    internal static IEnumerable<Leaning> On(Exercise e, ClientProfile client, DateOnly today)
     {
-        if (CarefulStart.For(client) is not null && e.Fixtures.Any(f => f.Role is FixtureRole.Seat or FixtureRole.Grip or FixtureRole.Support or FixtureRole.Hands))
+        if (CarefulStart.For(client, today) is not null && e.Fixtures.Any(f => f.Role is FixtureRole.Seat or FixtureRole.Grip or FixtureRole.Support or FixtureRole.Hands))
         {
             yield return new("Supported first", Supported);
         }

@@ -11,8 +11,8 @@ namespace Ingegno.Core.Substitution;
 /// <summary>What stands against an exercise for this client in this room, whatever the set-up. Empty: nothing.</summary>
 public static class Gate
 {
-    public static IEnumerable<Refusal> Against(Exercise exercise, ClientProfile client, Home home, HouseRules rules) =>
-        [.. RoomReasons(exercise, client, home), .. BodyReasons(exercise, client), .. RuleReasons(exercise, client, rules)];
+    public static IEnumerable<Refusal> Against(Exercise exercise, ClientProfile client, PreparedHome home, HouseRules rules) =>
+        [.. RoomReasons(exercise, client, home.Home), .. BodyReasons(exercise, client, home.Today), .. RuleReasons(exercise, client, rules)];
 
     private static IEnumerable<Refusal> RoomReasons(Exercise exercise, ClientProfile client, Home home)
     {
@@ -46,7 +46,7 @@ public static class Gate
             ? $"needs something that slides: {slider.Name.ToLowerInvariant()} grip on {string.Join(" and ", home.Room.Floors).ToLowerInvariant()}"
             : "needs something that slides on this floor, and there is nothing here";
 
-    private static IEnumerable<Refusal> BodyReasons(Exercise exercise, ClientProfile client)
+    private static IEnumerable<Refusal> BodyReasons(Exercise exercise, ClientProfile client, DateOnly today)
     {
         foreach (var failed in client.Screens.Where(s => s.Result == ScreenResult.Failed && exercise.Screens.Contains(s.Screen)))
         {
@@ -67,7 +67,7 @@ public static class Gate
             yield return new(RefusalCause.Health, $"kept from clients who named {HealthScreen.Words(named.Question)}");
         }
 
-        if (CarefulStart.Against(exercise, client) is { } careful)
+        if (CarefulStart.Against(exercise, client, today) is { } careful)
         {
             yield return new(RefusalCause.Health, careful);
         }
@@ -95,6 +95,10 @@ public static class Gate
         if (client.NotYet.Contains(exercise.Id))
         {
             yield return new(RefusalCause.Skill, $"{client.Name} cannot do it yet");
+        }
+        else if (client.NotYet.FirstOrDefault(id => rules.Catalogue.IsHarderThan(exercise.Id, id)) is { } easier)
+        {
+            yield return new(RefusalCause.Skill, $"harder than the {PlainWords.InSentence(rules.Catalogue[easier].Name)}, which {client.Name} cannot do yet");
         }
 
         bool shoulderPassed = client.Screens.Any(s => s is { Screen: Screen.ShoulderExtension, Result: ScreenResult.Passed });

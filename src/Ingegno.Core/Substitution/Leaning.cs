@@ -16,6 +16,6 @@ namespace Ingegno.Core.Substitution;
 public sealed record Leaning(string Name, double Worth = 1, string? Cue = null, string? Dose = null)
 {
     /// <summary>All that lean on an exercise for this client under these rules.</summary>
-    public static ImmutableArray<Leaning> On(Exercise exercise, ClientProfile client, HouseRules rules) =>
-        [.. SchoolLeanings.On(exercise, rules), .. TraitLeanings.On(exercise, client), .. CareLeanings.On(exercise, client)];
+    public static ImmutableArray<Leaning> On(Exercise exercise, ClientProfile client, HouseRules rules, DateOnly today) =>
+        [.. SchoolLeanings.On(exercise, rules), .. TraitLeanings.On(exercise, client), .. CareLeanings.On(exercise, client, today)];
 }

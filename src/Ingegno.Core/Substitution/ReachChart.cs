@@ -124,7 +124,7 @@ public sealed class ReachChart
                 continue;
             }
 
-            var against = Gate.Against(exercise, _client, _home.Home, _rules).ToArray();
+            var against = Gate.Against(exercise, _client, _home, _rules).ToArray();
             if (against.Length > 0)
             {
                 blocked.AddRange(against.Select(r => r.Reason));

@@ -31,6 +31,7 @@ public sealed partial class SessionRebuild
     private readonly StrengthAnchors _anchors;
     private readonly SubstituteSearch _search;
     private readonly Home _home;
+    private readonly ImmutableArray<Drill> _drills;
     private readonly DateOnly _today;
     private readonly Practice _practice;
     private readonly IReadOnlyDictionary<int, StandingLine> _standing;
@@ -51,6 +52,7 @@ public sealed partial class SessionRebuild
         (_client, _catalogue, _rules, _choices) = (client, catalogue, rules, new Choices(programme));
         _anchors = WrittenAnchors.Of(client, catalogue, rules, programme, today);
         (_home, _today, _practice) = (home, today, practice ?? new Practice());
+        _drills = DrillGate.Allowed(catalogue, client, home, rules, today);
         var styles = new StyleSpaces(client, rules);
         _search = new SubstituteSearch(client, new PreparedHome(home, today), catalogue, _anchors, rules, styles);
         _withPurchases = new(() => [.. Purchases.All.Select(thing => (thing, Searched(home, thing)))]);
@@ -95,6 +97,8 @@ public sealed partial class SessionRebuild
                     Group = lines[i].Group,
                     Moved = lines[i].Moved,
                 };
+                // Where the partners leave too little for it, another exercise comes in: no further line may take that too.
+                used.AddRange(lines[i].Prescriptions().Select(p => (session.Lines[i].Exercise, p.Exercise)));
             }
         }
 
@@ -176,7 +180,7 @@ public sealed partial class SessionRebuild
     private RebuiltSession Whole(WrittenSession session, ImmutableArray<RebuiltLine> lines)
     {
         Exercise?[] written = [.. lines.Select(l => l.Written.Exercise is { } id ? _catalogue.Find(id) : null)];
-        var mobility = MobilityWork.For(written, _client, _home, _catalogue);
+        var mobility = MobilityWork.For(written, _client, _drills);
         lines = [.. Ordered(lines).Select((line, i) => line with { Behind = [.. mobility.Where(m => m.After == i).Select(m => m.Drill)] })];
         RebuiltLine[] trained = [.. lines.OrderBy(l => l.TrainedAt)];
         Exercise[] exercises = [.. lines.SelectMany(l => l.Prescriptions()).Select(p => _catalogue[p.Exercise])];
@@ -185,9 +189,9 @@ public sealed partial class SessionRebuild
             lines,
             SessionLength.Of([.. trained.SelectMany(l => l.Prescriptions().Select(p => new SessionLength.Part(l.Group ?? (l.Added.IsEmpty ? null : $"+{l.Written.Number}"), p)))]))
         {
-            WarmUp = TypedDrills.Before(WarmUp.For(exercises, _client, _home, _catalogue, _rules), session.Drills.Where(d => !d.Ends), _client, _home, _catalogue),
-            CoolDown = TypedDrills.Before(CoolDown.For(exercises, _client, _home, _catalogue), session.Drills.Where(d => d.Ends), _client, _home, _catalogue),
-            DrillsLeftOut = TypedDrills.LeftOut(session.Drills, _client, _home, _catalogue),
+            WarmUp = TypedDrills.Before(WarmUp.For(exercises, _client, _drills, _rules), session.Drills.Where(d => !d.Ends), _drills),
+            CoolDown = TypedDrills.Before(CoolDown.For(exercises, _client, _drills), session.Drills.Where(d => d.Ends), _drills),
+            DrillsLeftOut = TypedDrills.LeftOut(session.Drills, _drills),
             LayOut = LayOut.For(trained.SelectMany(l => l.Prescriptions()), _home, _catalogue),
         };
     }

@@ -113,7 +113,7 @@ public static class SetUpSearch
 
     /// <summary>Held in a way the exercise takes; over the head nothing that may shift or fall out, swung nothing without a handle.</summary>
     private static bool CanHold(HeldImplement held, Exercise exercise) =>
-        exercise.Holds.Contains(held.Hold) && !(exercise.OverHead && held.Shifts) && (exercise.Wants != KitWanted.Bag || held.Shifts)
+        exercise.Holds.Contains(held.Hold) && !(exercise.OverHead && held.Shifts) && exercise.Wants switch { KitWanted.Bag => held.Shifts, KitWanted.Rigid => !held.Shifts, _ => true }
         && (!exercise.IsBallistic || held.HasHandle || held.Hold == Hold.Bar);
 
     private static string? MissingKit(Exercise exercise, PreparedHome home)

@@ -117,7 +117,7 @@ public sealed class SubstituteSearch(
         if (!_most.TryGetValue(pattern, out var most))
         {
             _most[pattern] = most = catalogue.Exercises
-                .Where(e => e.Pattern == pattern && e.IsForecast && e.Setting != Setting.Gym && !Gate.Against(e, client, home.Home, rules).Any())
+                .Where(e => e.Pattern == pattern && e.IsForecast && e.Setting != Setting.Gym && !Gate.Against(e, client, home, rules).Any())
                 .SelectMany(e => SetUpsOf(e).SetUps.Select(s => MostOn(e, s)))
                 .DefaultIfEmpty(Demand.Of(0))
                 .Max();
@@ -180,7 +180,7 @@ public sealed class SubstituteSearch(
             return (null, [new Refusal(RefusalCause.Kit, "needs the gym")]);
         }
 
-        ImmutableArray<Refusal> against = [.. Gate.Against(exercise, client, home.Home, rules)];
+        ImmutableArray<Refusal> against = [.. Gate.Against(exercise, client, home, rules)];
         bool helped = home.HelpsByFeel(exercise);
         if (helped && !StandIn.IsSameMovement(written, exercise) && !Patterns.AreRelated(written.Pattern, exercise.Pattern))
         {
@@ -198,7 +198,7 @@ public sealed class SubstituteSearch(
             : [.. Bounded(exercise, written, intent, role, found.SetUps)];
         return setUps.IsEmpty
             ? (null, [new Refusal(RefusalCause.Dose, TooHeavy(exercise))])
-            : (new(exercise, setUps, Leaning.On(exercise, client, rules), IsPreferred(exercise), setUps.MaxBy(s => s.MostFit.Score)!.MostFit, setUps.Select(s => StandIn.AtBest(written, exercise, s.SetUp, role)).MinBy(s => s.Class)), []);
+            : (new(exercise, setUps, Leaning.On(exercise, client, rules, home.Today), IsPreferred(exercise), setUps.MaxBy(s => s.MostFit.Score)!.MostFit, setUps.Select(s => StandIn.AtBest(written, exercise, s.SetUp, role)).MinBy(s => s.Class)), []);
     }
 
     private IEnumerable<PossibleSetUp> Bounded(
@@ -277,7 +277,7 @@ public sealed class SubstituteSearch(
     /// <param name="wish">Techniques that were written, and nothing else.</param>
     public Candidate? AsWritten(Exercise written, WrittenLine line, Intent intent, Role role, DoseWish wish)
     {
-        if (written.Setting == Setting.Gym || !written.IsForecast || CareLeanings.SoreFrom(written, client) >= CareLeanings.Clearly || Gate.Against(written, client, home.Home, rules).Any())
+        if (written.Setting == Setting.Gym || !written.IsForecast || CareLeanings.SoreFrom(written, client) >= CareLeanings.Clearly || Gate.Against(written, client, home, rules).Any())
         {
             return null;
         }
@@ -303,7 +303,7 @@ public sealed class SubstituteSearch(
             }
         }
 
-        return best is null ? null : best with { ToFailure = RangeOf(best, intent.Anchor), Preferred = IsPreferred(written), Leanings = Leaning.On(written, client, rules) };
+        return best is null ? null : best with { ToFailure = RangeOf(best, intent.Anchor), Preferred = IsPreferred(written), Leanings = Leaning.On(written, client, rules, home.Today) };
     }
 
     /// <summary>A line as it stands in a plan, in the set-up it stands in. Null where that is not here, or its load is not.</summary>

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Practices;
+using Ingegno.Core.Substitution;
 
 namespace Ingegno.Core.Weeks;
 
@@ -15,7 +16,7 @@ namespace Ingegno.Core.Weeks;
 public sealed record UnlockOffer(string Id, string Words, decimal? Cost, bool Lent, string Price);
 
 /// <summary>What the offer would do for the whole week, solved anew with it.</summary>
-/// <param name="Gain">Worth of the week with it less without it; a whole point of fit on an accessory line is 1000.</param>
+/// <param name="Gain">Worth of the week with it less without it; a whole point of fit, or a class nearer to what is written, on an accessory line is 1000.</param>
 /// <param name="GainPerMoney">Null where it costs nothing or has no price.</param>
 /// <param name="Lines">What changes: "Line 5: Band pulldown, fit 0.94".</param>
 public sealed record Unlock(UnlockOffer Offer, int Gain, double? GainPerMoney, ImmutableArray<string> Lines);
@@ -61,16 +62,21 @@ public static class Unlocks
     /// <param name="with">The week as solved with the offer.</param>
     public static Unlock Told(UnlockOffer offer, (WeekModel Model, WeekSolution Solution) without, (WeekModel Model, WeekSolution Solution) with, Catalogue catalogue)
     {
-        int gain = with.Solution.Score.Objective - without.Solution.Score.Objective;
+        int gain = Worth(with) - Worth(without);
         return new(
             offer, gain, offer.Cost is > 0 ? gain / (double)offer.Cost.Value : null,
             [.. from i in Enumerable.Range(0, with.Model.Slots.Length)
                 let now = with.Model.Slots[i].Options[with.Solution.Chosen[i]]
                 let before = Before(without, with.Model.Slots[i].Line)
-                where before?.Exercise != now.Exercise && now.Fit - (before?.Fit ?? 0) > WorthAWord
-                orderby now.Fit - (before?.Fit ?? 0) descending
+                where before?.Exercise != now.Exercise && (before is null || now.Class < before.Class || (now.Class == before.Class && now.Fit - before.Fit > WorthAWord))
+                orderby now.Class - (before?.Class ?? CandidateClass.UnderFloor), now.Fit - (before?.Fit ?? 0) descending
                 select FormattableString.Invariant($"Line {with.Model.Slots[i].Line}: {catalogue[now.Exercise].Name}, fit {now.Fit:0.00}{(before is null ? "" : $" for {before.Fit:0.00}")}")]);
     }
+
+    /// <summary>Points of a week, a class of a line counted as a whole fit of it: homes are compared that differ in their best classes.</summary>
+    private static int Worth((WeekModel Model, WeekSolution Solution) week) =>
+        week.Solution.Score.Objective + week.Model.Slots.Select((s, i) =>
+            WeekPrices.WholeFit * (CandidateClass.UnderFloor - s.Options[week.Solution.Chosen[i]].Class) * week.Model.Prices.Of(s.Role)).Sum();
 
     private static WeekOption? Before((WeekModel Model, WeekSolution Solution) week, int line) =>
         Enumerable.Range(0, week.Model.Slots.Length)

@@ -15,9 +15,9 @@ public static class WeekReading
     /// <param name="mostSeconds">A session may take; null for no limit.</param>
     /// <param name="practice">Its marks give the weekly bands, its prices what a choice is worth.</param>
     public static WeekModel Of(
-        IReadOnlyList<RebuiltSession> sessions, ClientProfile client, Catalogue catalogue, Func<RebuiltLine, bool> isPinned, int? mostSeconds, Practice practice)
+        IReadOnlyList<RebuiltSession> sessions, ClientProfile client, Catalogue catalogue, Func<RebuiltLine, bool> isPinned, int? mostSeconds, Practice practice, DateOnly today)
     {
-        var ledger = ProgrammeReview.Of(sessions, client, catalogue, marks: practice.Marks).Ledger;
+        var ledger = ProgrammeReview.Of(sessions, client, catalogue, today, marks: practice.Marks).Ledger;
         return new(
             [.. sessions.SelectMany((s, day) => s.Lines.Where(l => l.Chosen is not null).Select(l => Slot(l, day, catalogue, isPinned(l), EndsItsGroup(l, s))))],
             sessions.Count,
@@ -36,9 +36,14 @@ public static class WeekReading
     private static WeekSlot Slot(RebuiltLine line, int session, Catalogue catalogue, bool pinned, bool endsGroup) => new(
         line.Written.Number,
         session,
+        line.Written.Exercise ?? line.Written.ExerciseName,
         line.Role,
         line.Group,
-        pinned ? [Option(line, line.Chosen!, catalogue, endsGroup)] : [.. line.Alternatives.Select(a => Option(line, a, catalogue, endsGroup))]);
+        pinned ? [Option(line, line.Chosen!, catalogue, endsGroup)] : InOrder([.. line.Alternatives.Select(a => Option(line, a, catalogue, endsGroup))]));
+
+    /// <summary>Of one class the order of the line holds: what comes later, for its dose or a leaning, is not worth more for its fit.</summary>
+    private static ImmutableArray<WeekOption> InOrder(ImmutableArray<WeekOption> options) =>
+        [.. options.Select((o, i) => o with { Fit = options.Take(i).Where(p => p.Class == o.Class).Select(p => p.Fit).Append(o.Fit).Min() })];
 
     /// <summary>Rest after its last set is the change to the next line.</summary>
     private static bool EndsItsGroup(RebuiltLine line, RebuiltSession session) =>
@@ -51,6 +56,7 @@ public static class WeekReading
         var given = way.Prescription;
         return new(
             given.Exercise,
+            way.Class,
             way.Fit.Score.Fraction,
             WeekQualities.Of(catalogue[given.Exercise]),
             given.Kit ?? given.Supports.Select(s => s.Fixture).FirstOrDefault(),

@@ -3,16 +3,20 @@ using Ingegno.Core.Anatomy;
 namespace Ingegno.Core.Weeks;
 
 /// <summary>What a choice for every slot is worth, part by part; more is better.</summary>
+/// <param name="ClassSteps">Steps below the best class of each line, times its role: weighed before everything else.</param>
 /// <param name="Fit">Fit times role.</param>
 /// <param name="Twice">Taken off for exercises done twice in a session; so with the others.</param>
 /// <param name="PartsLost">Ranges, one-limb work and grips that nothing has any more.</param>
 /// <param name="Later">Sum of the places of the options taken: among equals the earlier ones win.</param>
-public sealed record WeekScore(int Fit, int Twice, int Changeovers, int OutsideBands, int ConsecutiveDays, int PatternsLost, int PartsLost, int Later)
+public sealed record WeekScore(int ClassSteps, int Fit, int Twice, int Changeovers, int OutsideBands, int ConsecutiveDays, int PatternsLost, int PartsLost, int Later)
 {
     public int Objective => Fit - Twice - Changeovers - OutsideBands - ConsecutiveDays - PatternsLost - PartsLost;
 
-    /// <summary>Objective first, then the earlier options.</summary>
-    public bool Beats(WeekScore other) => Objective > other.Objective || (Objective == other.Objective && Later < other.Later);
+    /// <summary>All in one number: classes first, then the objective.</summary>
+    public long Worth => Objective - (WeekModel.ClassStep * ClassSteps);
+
+    /// <summary>Worth first, then the earlier options.</summary>
+    public bool Beats(WeekScore other) => Worth > other.Worth || (Worth == other.Worth && Later < other.Later);
 
     /// <param name="chosen">Place of the option taken in each slot.</param>
     /// <returns>Null where the choice is not allowed: a session too long, or a group that clashes.</returns>
@@ -20,6 +24,7 @@ public sealed record WeekScore(int Fit, int Twice, int Changeovers, int OutsideB
     {
         var options = model.Slots.Select((s, i) => s.Options[chosen[i]]).ToArray();
         return IsTooLong(model, options) || Clashes(model, options) ? null : new WeekScore(
+            model.Slots.Select((s, i) => model.StepsDown(s, options[i])).Sum(),
             model.Slots.Select((s, i) => model.FitOf(s, options[i])).Sum(),
             model.Prices.TwiceInSession * Repeated(model, options),
             model.Prices.Changeover * model.Neighbours.Count(n => IsChangeover(options[n.First], options[n.Next])),

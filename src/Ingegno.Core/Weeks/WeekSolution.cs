@@ -8,7 +8,7 @@ namespace Ingegno.Core.Weeks;
 public sealed record WeekSolution(ImmutableArray<int> Chosen, WeekScore Score, bool Proven);
 
 /// <summary>How far a search is.</summary>
-/// <param name="Best">Objective of the best choice found so far.</param>
+/// <param name="Best">Worth of the best choice found so far.</param>
 /// <param name="AtMost">No choice is worth more.</param>
 public sealed record WeekProgress(long Best, long AtMost)
 {
@@ -47,7 +47,7 @@ public sealed class ExhaustiveWeekSolver : IWeekSolver
             if (WeekScore.Of(model, chosen) is { } score && (best is null || score.Beats(best.Value.Score)))
             {
                 best = ([.. chosen], score);
-                told?.Invoke(new(score.Objective, model.MostPossible));
+                told?.Invoke(new(score.Worth, model.MostPossible));
             }
         }
         while (Next(model, chosen));

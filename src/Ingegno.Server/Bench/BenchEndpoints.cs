@@ -156,7 +156,7 @@ internal static class BenchEndpoints
     /// <summary>While it is worked on: what did not change since the last question is not worked out again.</summary>
     internal static BenchView Rebuild(BenchForm form, Versioned<Plan> plan, Case about, RebuildsAtHand rebuilds, DateOnly today) =>
         rebuilds.With(form.Draft, plan, about, today, at => View(
-            at.Read, [.. at.Sessions(about.Place.Id, form.Ask?.Take(MostAsked).ToHashSet())], at.Rebuild.AllGuessed, about.Profile, about.Practice, form.Block, at.Edit));
+            at.Read, [.. at.Sessions(about.Place.Id, form.Ask?.Take(MostAsked).ToHashSet())], at.Rebuild.AllGuessed, about.Profile, about.Practice, today, form.Block, at.Edit));
 
     /// <summary>A programme rebuilt for whoever is named, with no plan behind it.</summary>
     internal static BenchView Rebuild(
@@ -164,12 +164,12 @@ internal static class BenchEndpoints
     {
         var read = ProgrammeReading.Read(text, practice, client.Unit);
         var rebuild = new SessionRebuild(client, home, practice.Rules.Catalogue, practice.Rules, today, read.Programme, practice);
-        return View(read, [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, choices))], rebuild.AllGuessed, client, practice, block, null);
+        return View(read, [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, choices))], rebuild.AllGuessed, client, practice, today, block, null);
     }
 
     private static BenchView View(
-        ReadProgramme read, ImmutableArray<RebuiltSession> sessions, bool allGuessed, ClientProfile client, Practice practice, Block? block, PlanEdit? edit) => new(
-        sessions, read.Problems, allGuessed, ProgrammeReview.Of(sessions, client, practice.Rules.Catalogue, block, practice.Marks),
+        ReadProgramme read, ImmutableArray<RebuiltSession> sessions, bool allGuessed, ClientProfile client, Practice practice, DateOnly today, Block? block, PlanEdit? edit) => new(
+        sessions, read.Problems, allGuessed, ProgrammeReview.Of(sessions, client, practice.Rules.Catalogue, today, block, practice.Marks),
         edit is null ? [] : [.. from line in read.Programme.Sessions.SelectMany(s => s.Lines) let known = edit.LineOf(line.Number) where known is not null select new LineInForce(line.Number, known.Value)],
         edit is null ? [] : [.. edit.Gone.Select(l => new GoneLine(l.Line, l.Written, l.Prescription is { } p ? $"{p.Name}, {p.CountInWords}" : l.Written))]);
 

@@ -114,7 +114,7 @@ internal static class WeekEndpoints
         {
             var view = BenchEndpoints.Rebuild(text, choices, about.Profile, home, about.Practice, today);
             // Minutes are left out: what a thing unlocks is asked of the exercises.
-            var model = WeekReading.Of(view.Sessions, about.Profile, about.Rules.Catalogue, l => l.ChosenByHand, null, about.Practice);
+            var model = WeekReading.Of(view.Sessions, about.Profile, about.Rules.Catalogue, l => l.ChosenByHand, null, about.Practice, today);
             return !model.Slots.IsEmpty && solver.Solve(model, stop: stop) is { } solution ? (model, solution) : null;
         }
     }
@@ -134,8 +134,9 @@ internal static class WeekEndpoints
             return Answers.Missing("client");
         }
 
-        var view = BenchEndpoints.Rebuild(form, await BenchEndpoints.PlanAsync(user, plans, about), about, rebuilds, about.Today(clock));
-        var model = ModelOf(view.Sessions, form.Choices, about);
+        var today = about.Today(clock);
+        var view = BenchEndpoints.Rebuild(form, await BenchEndpoints.PlanAsync(user, plans, about), about, rebuilds, today);
+        var model = ModelOf(view.Sessions, form.Choices, about, today);
         if (model.Slots.IsEmpty)
         {
             return Answers.Invalid([NothingToChoose]);
@@ -164,21 +165,21 @@ internal static class WeekEndpoints
     /// nothing to choose.
     /// </summary>
     internal static ImmutableArray<LineChange>? Solved(
-        ImmutableArray<RebuiltSession> sessions, ImmutableArray<LineChoice> choices, Case about, IWeekSolver solver, CancellationToken stop)
+        ImmutableArray<RebuiltSession> sessions, ImmutableArray<LineChoice> choices, Case about, DateOnly today, IWeekSolver solver, CancellationToken stop)
     {
-        var model = ModelOf(sessions, choices, about, standingStays: true);
+        var model = ModelOf(sessions, choices, about, today, standingStays: true);
         return !model.Slots.IsEmpty && (solver.Solve(model, stop: stop) ?? solver.Solve(model with { MostSeconds = null }, stop: stop)) is { } found
             ? WeekStory.Of(model, [.. model.Slots.Select(s => PlaceNow(s, sessions))], found, about.Rules.Catalogue).Changes
             : null;
     }
 
     /// <summary>The week to choose among: what was kept or chosen by hand stays.</summary>
-    private static WeekModel ModelOf(ImmutableArray<RebuiltSession> sessions, ImmutableArray<LineChoice> choices, Case about, bool standingStays = false)
+    private static WeekModel ModelOf(ImmutableArray<RebuiltSession> sessions, ImmutableArray<LineChoice> choices, Case about, DateOnly today, bool standingStays = false)
     {
         var pinned = choices.Where(c => c.Pinned || c.Exercise is not null).Select(c => (c.Line, c.Text)).ToHashSet();
         return WeekReading.Of(
             sessions, about.Profile, about.Rules.Catalogue, l => (standingStays && l.Stands) || l.ChosenByHand || pinned.Contains((l.Written.Number, l.Written.Text)),
-            about.Profile.SessionMinutes * 60, about.Practice);
+            about.Profile.SessionMinutes * 60, about.Practice, today);
     }
 
     private static int PlaceNow(WeekSlot slot, ImmutableArray<RebuiltSession> sessions)

@@ -55,7 +55,7 @@ internal static class CatalogueEndpoints
         Possibility Of(Exercise exercise)
         {
             var found = SetUpSearch.For(exercise, about.Profile, home, rules);
-            ImmutableArray<Refusal> against = [.. Gate.Against(exercise, about.Profile, about.Home, rules), .. found.Refusals];
+            ImmutableArray<Refusal> against = [.. Gate.Against(exercise, about.Profile, home, rules), .. found.Refusals];
             return new(
                 exercise.Id,
                 against.IsEmpty,

@@ -93,7 +93,7 @@ internal static class RosterEndpoints
             (sessions, rebuild) = Rebuilt(choices);
         }
 
-        if (form.WholeWeek && WeekEndpoints.Solved(sessions, choices, about, solver, stop) is { IsEmpty: false } changes)
+        if (form.WholeWeek && WeekEndpoints.Solved(sessions, choices, about, on.By.On, solver, stop) is { IsEmpty: false } changes)
         {
             choices = LineChanges.On(choices, changes, programme);
             (sessions, rebuild) = Rebuilt(choices);
@@ -106,7 +106,7 @@ internal static class RosterEndpoints
         }
 
         var edit = on.Bench.Edit(plan, Draft(choices));
-        var review = ProgrammeReview.Of(sessions, about.Profile, about.Rules.Catalogue, plan.Block, about.Practice.Marks);
+        var review = ProgrammeReview.Of(sessions, about.Profile, about.Rules.Catalogue, on.By.On, plan.Block, about.Practice.Marks);
         return (
             MovedProgramme.Of(sessions, review, about.Profile, rebuild.AllGuessed, about.Practice.Marks.PoorFit, number => edit.StandingAt(place.Id).GetValueOrDefault(number)?.InForce),
             Draft(choices));

@@ -58,7 +58,7 @@ internal static class ReviewEngine
         return problems.Count > 0 ? Answers.Invalid(problems)
             : form.Home is { } home
                 ? TypedResults.Ok(BenchEndpoints.Rebuild(form.Programme, [], form.Client, home, practice, form.On ?? Today.ByThe(clock), block: form.Block).Review)
-                : TypedResults.Ok(WrittenReview.Of(read.Programme, form.Client, practice.Rules, practice.Rules.Catalogue, form.Block, practice.Marks));
+                : TypedResults.Ok(WrittenReview.Of(read.Programme, form.Client, practice.Rules, practice.Rules.Catalogue, form.On ?? Today.ByThe(clock), form.Block, practice.Marks));
     }
 
     private static Practice By(HouseRules? rules, ReviewThresholds? marks) =>

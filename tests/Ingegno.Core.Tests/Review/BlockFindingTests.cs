@@ -16,7 +16,7 @@ public class BlockFindingTests
     private static Finding? Find(FindingKind kind, Block? block, ReviewThresholds? marks, params WrittenLine[] lines)
     {
         ImmutableArray<RebuiltLine> rebuilt = [.. lines.Select(l => new RebuiltLine { Written = l, Reading = "", Outcome = LineOutcome.Unchanged, Role = Role.Secondary })];
-        return ProgrammeReview.Of([new TrainedSession("Monday", [], [], Duration.FromMinutes(30))], rebuilt, People.Man, Catalogue.Shipped, block, marks)
+        return ProgrammeReview.Of([new TrainedSession("Monday", [], [], Duration.FromMinutes(30))], rebuilt, People.Man, Catalogue.Shipped, People.Today, block, marks)
             .Findings.FirstOrDefault(f => f.Kind == kind);
     }
 
@@ -92,7 +92,7 @@ public class BlockFindingTests
     {
         var client = People.Man with { Days = [DayOfWeek.Monday, DayOfWeek.Friday] };
         ImmutableArray<TrainedSession> week = [.. Enumerable.Range(1, sessions).Select(i => new TrainedSession($"Day {i}", [], [], Duration.FromMinutes(30)))];
-        bool Told(Block block) => ProgrammeReview.Of(week, [], client, Catalogue.Shipped, block).Findings.Any(f => f.Kind == FindingKind.MoreSessionsThanDays);
+        bool Told(Block block) => ProgrammeReview.Of(week, [], client, Catalogue.Shipped, People.Today, block).Findings.Any(f => f.Kind == FindingKind.MoreSessionsThanDays);
         Told(new Block()).ShouldBe(found);
         Told(new Block { Rhythm = Rhythm.EverySecondDay }).ShouldBeFalse("sessions take turns");
     }

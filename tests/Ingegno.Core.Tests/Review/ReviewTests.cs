@@ -30,7 +30,7 @@ public class ReviewTests
         Line(exercise, sets, count) with { Demand = null, Equivalent = null, Forecast = [] };
 
     private static ImmutableArray<Finding> Findings(ClientProfile client, params TrainedSession[] week) =>
-        ProgrammeReview.Of([.. week], [], client, Catalogue.Shipped).Findings;
+        ProgrammeReview.Of([.. week], [], client, Catalogue.Shipped, People.Today).Findings;
 
     private static TrainedSession Session(ImmutableArray<TrainedLine> gym, ImmutableArray<TrainedLine> home, double minutes = 40) =>
         new("Monday", gym, home, Duration.FromMinutes(minutes));
@@ -223,7 +223,7 @@ public class ReviewTests
     public void A_moved_mark_moves_where_the_review_speaks_up(double mark, bool found)
     {
         TrainedLine[] ten = [Line("leg-extension", 10)];
-        ProgrammeReview.Of([Session([.. ten], [.. ten])], [], People.Man, Catalogue.Shipped, marks: new ReviewThresholds { HardSetsInSession = mark })
+        ProgrammeReview.Of([Session([.. ten], [.. ten])], [], People.Man, Catalogue.Shipped, People.Today, marks: new ReviewThresholds { HardSetsInSession = mark })
             .Findings.Any(f => f.Kind == FindingKind.PiledUp).ShouldBe(found);
     }
 
@@ -244,6 +244,6 @@ public class ReviewTests
             Kinds(loose).IsSubsetOf(Kinds(strict)).ShouldBeTrue();
 
             HashSet<FindingKind> Kinds(ReviewThresholds marks) =>
-                [.. ProgrammeReview.Of([Session([.. lines], [.. lines])], [], Growing, Catalogue.Shipped, marks: marks).Findings.Select(f => f.Kind)];
+                [.. ProgrammeReview.Of([Session([.. lines], [.. lines])], [], Growing, Catalogue.Shipped, People.Today, marks: marks).Findings.Select(f => f.Kind)];
         });
 }

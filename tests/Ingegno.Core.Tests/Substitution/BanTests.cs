@@ -15,7 +15,7 @@ public class BanTests
         [.. Gate.Against(
             People.Exercise(exercise),
             clientBan is null ? People.Man : People.Man with { Bans = [clientBan] },
-            new Home(),
+            new PreparedHome(new Home(), People.Today),
             rules ?? Rules)];
 
     [Fact]

@@ -14,7 +14,7 @@ public class GateTests
     private static readonly Exercise Press = People.Exercise("standing-dumbbell-press");
 
     private static RefusalCause[] Against(Exercise exercise, ClientProfile? client = null, Room? room = null) =>
-        [.. Gate.Against(exercise, client ?? People.Man, new Home { Room = room ?? new Room() }, HouseRules.Default).Select(r => r.Cause)];
+        [.. Gate.Against(exercise, client ?? People.Man, new PreparedHome(new Home { Room = room ?? new Room() }, People.Today), HouseRules.Default).Select(r => r.Cause)];
 
     /// <summary>1.27 of 1.80 m is 2.286 m.</summary>
     [Theory]

@@ -32,7 +32,7 @@ public class WhatStaysTests
         [
             .. from e in Catalogue.Shipped.Exercises
                where e is { Setting: not Setting.Gym, NeedsLoad: false, Counted: Ingegno.Core.Exercises.Counted.Repetitions, OffByDefault: null, IsLoweringOnly: false } && e.Band is null
-               where !Gate.Against(e, Fit, home, Ingegno.Core.Dosing.HouseRules.Default).Any()
+               where !Gate.Against(e, Fit, new PreparedHome(home, People.Today), Ingegno.Core.Dosing.HouseRules.Default).Any()
                let line = new Member(Fit, home).Line(e.Id, 3, 5, intensity: new())
                let given = line.Chosen?.Prescription
                where given is null || given.Exercise != e.Id || !given.Counts.SequenceEqual([5, 5, 5]) || given.Load != Mass.Zero
@@ -70,7 +70,7 @@ public class WhatStaysTests
             if (reason.Split("the next rung is the ") is [_, var named])
             {
                 var next = Catalogue.Shipped.Named(named.TrimEnd('.'));
-                Gate.Against(next!, careful.Client, careful.Home, Ingegno.Core.Dosing.HouseRules.Default).ShouldBeEmpty($"{e.Id}: {named}");
+                Gate.Against(next!, careful.Client, new PreparedHome(careful.Home, People.Today), Ingegno.Core.Dosing.HouseRules.Default).ShouldBeEmpty($"{e.Id}: {named}");
             }
         }
     }

@@ -13,7 +13,7 @@ public class WeekReadingTests
     private static RebuiltSession Session(Member member) => member.Session([.. Lines.Select(l => Member.Written(l, 3, 8))]);
 
     private static WeekModel Model(Member member, RebuiltSession session, bool pinned = false) =>
-        WeekReading.Of([session], member.Client, Catalogue.Shipped, _ => pinned, null, new Practice());
+        WeekReading.Of([session], member.Client, Catalogue.Shipped, _ => pinned, null, new Practice(), People.Today);
 
     /// <summary>Minutes of the model are those of the session itself, whatever stands in.</summary>
     [Fact]

@@ -1479,7 +1479,12 @@ export interface components {
             sex: components["schemas"]["Sex"];
             bodyMass: components["schemas"]["Mass"];
             stature: components["schemas"]["Length"];
-            /** @description Keeping what there is takes more of the former sets then. */
+            /**
+             * Format: int32
+             * @description Null: not asked. Age decides whom supported versions come first for, and how much of the former sets keeps what there is.
+             */
+            birthYear: null | number;
+            /** @description Noted before years of birth were asked; without a year it counts as int ClientProfile.AgeOfOverSixty. */
             overSixty: boolean;
             /**
              * Format: date
@@ -1765,6 +1770,8 @@ export interface components {
             /** @description Clear floor over stature. */
             floorOfStature: components["schemas"]["Share"];
             noise: components["schemas"]["Noise"];
+            /** @description A knee is on the floor. */
+            kneels: boolean;
             /** @description Answers of the health screen with which it is not given. */
             conditions: components["schemas"]["HealthQuestion"][];
             cautions: string[];
@@ -1910,6 +1917,8 @@ export interface components {
             cautions: string[];
             setUp: string[];
             cues: string[];
+            /** @description A knee is on the floor. */
+            kneels: boolean;
             /** @description The knees travel well past the toes; out where a coach keeps them behind. */
             kneesForward: boolean;
             /** @description What usually goes wrong, for the coach's eye. */
@@ -2684,7 +2693,7 @@ export interface components {
             name: string;
         };
         /** @enum {unknown} */
-        KitWanted: "anything" | "bag" | "straps";
+        KitWanted: "anything" | "bag" | "straps" | "rigid";
         /** @description A set the client has done, from which a maximum is estimated. */
         KnownLift: {
             /** @description Catalogue id. */
@@ -5041,7 +5050,7 @@ export interface components {
             offer: components["schemas"]["UnlockOffer"];
             /**
              * Format: int32
-             * @description Worth of the week with it less without it; a whole point of fit on an accessory line is 1000.
+             * @description Worth of the week with it less without it; a whole point of fit, or a class nearer to what is written, on an accessory line is 1000.
              */
             gain: number;
             /**
@@ -5224,6 +5233,11 @@ export interface components {
         WeekScore: {
             /**
              * Format: int32
+             * @description Steps below the best class of each line, times its role: weighed before everything else.
+             */
+            classSteps: number;
+            /**
+             * Format: int32
              * @description Fit times role.
              */
             fit: number;
@@ -5252,6 +5266,11 @@ export interface components {
             later: number;
             /** Format: int32 */
             objective: number;
+            /**
+             * Format: int64
+             * @description All in one number: classes first, then the objective.
+             */
+            worth: number;
         };
         /** @description How far a search under way is, in words. */
         WeekSearch: {

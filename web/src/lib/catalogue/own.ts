@@ -59,7 +59,8 @@ export const RANGES = {
 export const WANTS = {
 	anything: 'any load',
 	bag: 'a bag',
-	straps: 'straps'
+	straps: 'straps',
+	rigid: 'a bar, bell or dumbbell, no bag'
 } as const satisfies Record<CatalogueExercise['wants'], string>;
 
 export const SKILLS = ['anybody', 'after some weeks', 'trained', 'very trained'];

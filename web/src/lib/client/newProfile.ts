@@ -7,6 +7,7 @@ export const newProfile = (): ClientProfile => ({
 	level: 'beginner',
 	sex: 'female',
 	goal: 'keepMuscle',
+	birthYear: null,
 	overSixty: false,
 	bodyMass: 70,
 	stature: 1.7,

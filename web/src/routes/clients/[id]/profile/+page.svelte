@@ -124,17 +124,13 @@
 				{@render choice('Segment table', profile.sex, { female: 'female', male: 'male' }, (sex) =>
 					set({ sex: sex as ClientProfile['sex'] })
 				)}
-				<label
-					class="flex h-8 items-center gap-2 self-end text-[13px]"
-					title="Keeping takes half of the former sets then"
-				>
-					<input
-						type="checkbox"
-						class="checkbox checkbox-sm"
-						checked={profile.overSixty}
-						onchange={(event) => set({ overSixty: event.currentTarget.checked })}
-					/>over sixty
-				</label>
+				<NumberField
+					label={profile.overSixty && !profile.birthYear
+						? 'Year of birth (noted: over sixty)'
+						: 'Year of birth'}
+					value={profile.birthYear ?? null}
+					onread={(year) => set({ birthYear: year, overSixty: false })}
+				/>
 				{@render choice('Sees masses in', profile.unit, { kilogram: 'kilograms', pound: 'pounds' }, (unit) =>
 					set({ unit: unit as ClientProfile['unit'] })
 				)}
