@@ -25,6 +25,9 @@ public readonly record struct Demand : IComparable<Demand>
 
     public static bool operator >=(Demand a, Demand b) => a.Value >= b.Value;
 
+    /// <summary>"80 %" of what could be lifted, as a coach says it.</summary>
+    public string InPercent => string.Create(CultureInfo.InvariantCulture, $"{Value * 100:0} %");
+
     public int CompareTo(Demand other) => Value.CompareTo(other.Value);
 
     public override string ToString() => Value.ToString("0.00", CultureInfo.InvariantCulture);

@@ -1,11 +1,13 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Sessions;
 
 /// <summary>A line as its group sees it.</summary>
+/// <param name="Name">Of the exercise as written.</param>
 /// <param name="Group">Letter; null where it stands alone.</param>
 /// <param name="Needs">Null where nothing is done on it.</param>
-public sealed record GroupedLine(int Number, string? Group, SetUpNeeds? Needs);
+public sealed record GroupedLine(string Name, string? Group, SetUpNeeds? Needs);
 
 /// <summary>Where a line ends up.</summary>
 /// <param name="Why">What was changed and why; null where it stays.</param>
@@ -28,11 +30,11 @@ public static class Grouping
             {
                 (groups[clash.Later], groups[with]) = (groups[with], groups[clash.Later]);
                 why[clash.Later] = why[with] =
-                    $"Lines {lines[clash.Later].Number} and {lines[with].Number} change partners: on lines {lines[clash.First].Number} and {lines[clash.Later].Number} {clash.Why}.";
+                    $"{lines[clash.Later].Name} and {PlainWords.InSentence(lines[with].Name)} change partners: of {PlainWords.InSentence(lines[clash.First].Name)} and {PlainWords.InSentence(lines[clash.Later].Name)} {clash.Why}.";
                 continue;
             }
 
-            why[clash.Later] = $"Done after line {lines[clash.First].Number}, not back to back: {clash.Why}.";
+            why[clash.Later] = $"Done after the {PlainWords.InSentence(lines[clash.First].Name)}, not back to back: {clash.Why}.";
             groups[clash.Later] = null;
         }
 

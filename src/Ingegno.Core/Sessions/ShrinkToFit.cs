@@ -131,7 +131,7 @@ public static class ShrinkToFit
                let saves = ((first.Rest - Inside) * Math.Min(first.Counts.Length, second.Counts.Length)) + SessionLength.ExerciseChange
                orderby saves.Seconds descending, i, j
                select new Step(
-                   $"Lines {alone[i].Written.Number} and {alone[j].Written.Number} back to back",
+                   $"{alone[i].Written.ExerciseName} and {PlainWords.InSentence(alone[j].Written.ExerciseName)} back to back",
                    [
                        new(alone[i].Written.Number, Rest: Inside < first.Rest ? Inside : first.Rest, Group: letter),
                        new(alone[j].Written.Number, Group: letter),
@@ -143,7 +143,7 @@ public static class ShrinkToFit
         where line.Chosen is { } chosen && chosen.Prescription.Form != Effort.SetForm.RestPause && chosen.Prescription.Counts.Length > FewestSets
         let sets = line.Chosen!.Prescription.Counts.Length
         orderby line.Role descending, sets descending, line.Written.Number descending
-        select new Step($"{sets - 1} sets instead of {sets} on line {line.Written.Number}", [new(line.Written.Number, Sets: sets - 1)]);
+        select new Step($"{line.Written.ExerciseName}: {sets - 1} sets instead of {sets}", [new(line.Written.Number, Sets: sets - 1)]);
 
     private static IEnumerable<Step> Dropped(RebuiltSession session, RebuiltSession whole, Catalogue catalogue)
     {
@@ -153,7 +153,7 @@ public static class ShrinkToFit
                let pattern = catalogue[line.Chosen!.Prescription.Exercise].Pattern
                let last = done.Count(l => catalogue[l.Chosen!.Prescription.Exercise].Pattern == pattern) == 1
                orderby line.Role descending, last, line.Written.Number descending
-               select new Step($"Line {line.Written.Number}, {line.Written.ExerciseName}, left out", [new(line.Written.Number, LeftOut: true), .. Alone(line)]);
+               select new Step($"{line.Written.ExerciseName} left out", [new(line.Written.Number, LeftOut: true), .. Alone(line)]);
 
         // Whoever loses the partner rests as before the two were paired.
         IEnumerable<LineChange> Alone(RebuiltLine line)

@@ -34,7 +34,7 @@ internal static class DoseLeanings
 
         if (Purposes.IsCapped(line.Purpose))
         {
-            yield return new($"Purpose: {line.Purpose.ToString()!.ToLowerInvariant()}", Dose: $"demand kept under {Purposes.CappedDemand}");
+            yield return new($"Purpose: {line.Purpose.ToString()!.ToLowerInvariant()}", Dose: $"load kept under {Purposes.CappedDemand:P0} of what could be lifted");
         }
     }
 

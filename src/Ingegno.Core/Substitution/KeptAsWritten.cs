@@ -71,5 +71,5 @@ internal static class KeptAsWritten
 
     private static SetPlan Plan(Intent intent, Rung rung) => new(intent.Repetitions, rung.Load, intent.Tempo, intent.Rest, intent.Partners);
 
-    private static bool IsNear(Mass load, Mass written) => Math.Abs(load.Kilograms - written.Kilograms) <= NearLoad * written.Kilograms;
+    internal static bool IsNear(Mass load, Mass written) => Math.Abs(load.Kilograms - written.Kilograms) <= NearLoad * written.Kilograms;
 }

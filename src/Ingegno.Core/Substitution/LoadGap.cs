@@ -7,7 +7,7 @@ namespace Ingegno.Core.Substitution;
 
 /// <summary>A way to the load that is missing.</summary>
 /// <param name="Exercise">Catalogue id of what reaches it; null for a purchase that lets more than one.</param>
-/// <param name="Words">"Feet-raised push-up, demand 0.81".</param>
+/// <param name="Words">"Feet-raised push-up, 81 %".</param>
 public sealed record WayToLoad(string? Exercise, string Words);
 
 /// <summary>
@@ -34,7 +34,7 @@ public sealed record LoadGap(string Sentence, WayToLoad? Leverage, WayToLoad? On
             c.Exercise.Id != chosen.Exercise.Id && c.Exercise.Pattern == written.Pattern && c.Dose is { } d && d.Equivalent >= needed)];
         string load = dose.Rung.Load > Mass.Zero ? $"{dose.Rung.Load}" : "Own weight";
         return new(
-            $"{load} asks {dose.Equivalent} where the gym asks {intent.Equivalent}; repetitions and techniques {(dose.Bridge.Open >= 1 ? $"leave {dose.Bridge.Open:0} effective repetitions open" : "make up the effort, not the practice of heavy loads")}.",
+            $"{load} is {dose.Equivalent.InPercent} of what could be lifted, the gym asks {intent.Equivalent.InPercent}; repetitions and techniques {(dose.Bridge.Open >= 1 ? $"leave {dose.Bridge.Open:0} effective repetitions open" : "make up the effort, not the practice of heavy loads")}.",
             Way(reaching.FirstOrDefault(c => c.Exercise.Sides == chosen.Exercise.Sides)),
             chosen.Exercise.Sides == Sides.Together ? Way(reaching.FirstOrDefault(c => c.Exercise.Sides == Sides.OneAtATime)) : null,
             purchase(needed) is { } thing ? new(null, thing) : null);
@@ -45,5 +45,5 @@ public sealed record LoadGap(string Sentence, WayToLoad? Leverage, WayToLoad? On
         dose.Bridge.Open >= 1 || dose.Equivalent < SetForecast.HalfCredit || intent.Repetitions.Max() <= GoalTable.Strength.MostRepetitions;
 
     private static WayToLoad? Way(Candidate? candidate) => candidate is null ? null
-        : new(candidate.Exercise.Id, $"{candidate.Exercise.Name}, demand {candidate.Dose!.Equivalent}");
+        : new(candidate.Exercise.Id, $"{candidate.Exercise.Name}, {candidate.Dose!.Equivalent.InPercent}");
 }

@@ -43,7 +43,7 @@ public static class Losses
 
         if (candidate.Dose is { } dose && intent is not null && dose.Equivalent.Value < intent.Equivalent.Value - SameLoad)
         {
-            yield return $"load: demand {dose.Equivalent} of {intent.Equivalent}";
+            yield return $"load: {dose.Equivalent.InPercent} of what could be lifted, {intent.Equivalent.InPercent} was asked";
         }
     }
 }

@@ -51,16 +51,16 @@ public static class Reason
     /// <summary>What it costs; null when nothing worth a word is lost.</summary>
     public static string? Loss(Exercise written, Candidate candidate, Intent? intent)
     {
-        if (candidate.Dose is { } dose && intent is { Cap: null })
+        if (candidate.Dose is { } dose && intent is { Cap: null } && !IsAsWritten(written, candidate, intent))
         {
             if (dose.Equivalent < SetForecast.HalfCredit)
             {
-                return $"Too light to build on: demand {dose.Equivalent} counts for endurance, not growth.";
+                return $"Too light to build on: {dose.Equivalent.InPercent} of what could be lifted counts for endurance, not growth.";
             }
 
             if (HeavyPracticeLost(dose, intent))
             {
-                return $"Heavy practice is not kept: demand {dose.Equivalent} where {intent.Equivalent} was asked.";
+                return $"Heavy practice is not kept: {dose.Equivalent.InPercent} of what could be lifted where {intent.Equivalent.InPercent} was asked.";
             }
 
             if (dose.Bridge.Open >= 1)
@@ -86,8 +86,12 @@ public static class Reason
     /// <summary>Whether the loss waits for a person: effective repetitions open, a load too light to count or to practise with, another pattern.</summary>
     public static bool LossMatters(Exercise written, Candidate candidate, Intent? intent) =>
         candidate.Exercise.Pattern != written.Pattern
-        || (intent is { Cap: null } && candidate.Dose is { } dose
+        || (intent is { Cap: null } && candidate.Dose is { } dose && !IsAsWritten(written, candidate, intent)
             && (dose.Bridge.Open >= 1 || dose.Equivalent < SetForecast.HalfCredit || HeavyPracticeLost(dose, intent)));
+
+    /// <summary>The written exercise with its load, within a twentieth, and its counts: what the forecasts differ by is less than they know.</summary>
+    private static bool IsAsWritten(Exercise written, Candidate candidate, Intent intent) =>
+        candidate.Exercise.Id == written.Id && candidate.Dose is { } dose && KeptAsWritten.IsNear(dose.Rung.Load, intent.Load) && dose.Repetitions.SequenceEqual(intent.Repetitions);
 
     /// <summary>Strength work (five or fewer) done a good step lighter: size may be kept, the practice of heavy loads is not.</summary>
     private static bool HeavyPracticeLost(Dose dose, Intent intent) =>

@@ -87,6 +87,7 @@ public sealed partial class SessionRebuild
             lines.Add(rebuilt);
         }
 
+        KeepTogether(lines, CaseOf, [.. lines.Select((l, i) => GroupOf(l, CaseOf(i).Choice))], used);
         Regroup(lines, [.. Enumerable.Range(0, lines.Count).Select(i => CaseOf(i).Choice)]);
         for (int i = 0; i < lines.Count; i++)
         {
@@ -103,6 +104,7 @@ public sealed partial class SessionRebuild
         }
 
         // Doses worked out with their partners may pack the bag another way.
+        KeepTogether(lines, CaseOf, [.. lines.Select(l => l.Group)], used);
         Regroup(lines, [.. lines.Select(l => l.Chosen is null ? null : new LineChoice(l.Written.Number, l.Written.Text, Group: l.Group ?? ""))]);
         return Whole(session, lines.ToImmutable());
 
@@ -127,39 +129,6 @@ public sealed partial class SessionRebuild
     private sealed record LineCase(
         WrittenLine Line, WrittenSession Session, bool IsFirst, LineChoice? Choice, IReadOnlySet<string> Asked,
         ImmutableArray<PartnerSet>? HomePartners = null, string? Keep = null);
-
-    /// <summary>Groups as written or as set by hand, and broken or re-paired where two halves want one thing two ways.</summary>
-    private void Regroup(ImmutableArray<RebuiltLine>.Builder lines, LineChoice?[] choices)
-    {
-        var groups = Grouping.Of([.. lines.Select((line, i) => new GroupedLine(
-            line.Written.Number,
-            choices[i]?.Group switch { null => line.Written.Group, "" => null, var letter => letter },
-            line.Chosen is { } chosen ? NeedsOf(chosen.Prescription) : null))]);
-        for (int i = 0; i < lines.Count; i++)
-        {
-            lines[i] = lines[i] with { Group = groups[i].Group, Moved = groups[i].Why ?? lines[i].Moved };
-        }
-    }
-
-    private SetUpNeeds NeedsOf(Prescription given) => SetUpNeeds.Of(given, _catalogue[given.Exercise], _home);
-
-    /// <summary>What the partners of a line take from it as rebuilt; null where it stands alone or they share too little to tell.</summary>
-    private ImmutableArray<PartnerSet>? HomePartners(ImmutableArray<RebuiltLine>.Builder lines, int place)
-    {
-        var line = lines[place];
-        if ((line.Written.Group is null && line.Group is null) || line.Intent is null || line.Chosen is not { Forecast.IsEmpty: false } chosen)
-        {
-            return null;
-        }
-
-        var partners = SharedWork.For(
-            line.Written.Number,
-            _catalogue[chosen.Prescription.Exercise],
-            from other in lines
-            where line.Group is not null && other.Group == line.Group && other.Chosen is not null
-            select SharedWork.AtHome(other.Written.Number, _catalogue[other.Chosen!.Prescription.Exercise], other.Chosen));
-        return line.Group != line.Written.Group || SharedWork.IsWorthCounting(partners) || SharedWork.IsWorthCounting(line.Intent.Partners) ? partners : null;
-    }
 
     /// <summary>The partners of a line as written, with what their gym sets take from it.</summary>
     private ImmutableArray<PartnerSet> GymPartners(WrittenLine line, Exercise written, WrittenSession session) =>

@@ -11,7 +11,7 @@ public class GroupingTests
 
     private static readonly SetUpNeeds Nothing = new([], false, false);
 
-    private static GroupedLine Line(int number, string? group, SetUpNeeds? needs) => new(number, group, needs);
+    private static GroupedLine Line(int number, string? group, SetUpNeeds? needs) => new($"Exercise {number}", group, needs);
 
     [Fact]
     public void Halves_that_want_nothing_of_each_other_stay_together()

@@ -5131,7 +5131,7 @@ export interface components {
         WayToLoad: {
             /** @description Catalogue id of what reaches it; null for a purchase that lets more than one. */
             exercise: null | string;
-            /** @description "Feet-raised push-up, demand 0.81". */
+            /** @description "Feet-raised push-up, 81 %". */
             words: string;
         };
         /** @description A day of this week. */

@@ -65,21 +65,15 @@
 <h2 class="text-[17px]">{line.written.exerciseName}</h2>
 <p class="text-soft mb-1 text-[12.5px]">
 	{#if intent}
-		{massWithUnit(intent.load, unit)} of an estimated {massWithUnit(intent.anchor.maximum, unit)}
+		{massWithUnit(intent.load, unit)}, {Math.round(intent.demand * 100)} % of an estimated {massWithUnit(
+			intent.anchor.maximum,
+			unit
+		)}
 		({shownMass(intent.anchor.low, unit)} to {shownMass(intent.anchor.high, unit)})
 	{:else}
 		No load to compare: the written count is kept.
 	{/if}
 </p>
-{#if line.closeness && line.closeness.verdict !== 'kept'}
-	<p class="border-accent bg-decide mb-1 border-l-4 px-2 py-1 text-[12.5px]">
-		Copied to {line.closeness.reached.toFixed(2)}, needed {line.closeness.required.toFixed(2)}. {line
-			.closeness.sentence}
-	</p>
-{/if}
-{#if line.gap}<Gap gap={line.gap} ontake={take} />{/if}
-{#each intent?.notes ?? [] as note, i (i)}<p class="text-accent mb-1 text-[12.5px]">{note}</p>{/each}
-
 <ol class="mb-1">
 	{#each line.alternatives.slice(0, 4) as alternative, i (i)}
 		{@const on =
@@ -120,67 +114,26 @@
 			</div>
 		</li>
 	{/each}
-	{#each line.refused.slice(0, 2) as refused, i (i)}
-		<li class="border-base-300 text-soft border-t px-1.5 py-1 pl-7 text-[13px]">
+	{#each line.refused.slice(0, 1) as refused, i (i)}
+		{@const why = refused.reasons.map((r) => r.reason).join('; ')}
+		<li
+			class="border-base-300 text-soft truncate border-t px-1.5 py-0.5 pl-7 text-xs"
+			title="{refused.name}: {why}"
+		>
 			<s class="decoration-1">{refused.name}</s>
-			<span class="block truncate text-xs" title={refused.reasons.map((r) => r.reason).join('; ')}>
-				{refused.reasons.map((r) => r.reason).join('; ')}
-			</span>
+			{why}
 		</li>
 	{/each}
 </ol>
-{#if line.refused.length > 2}
+{#if line.refused.length > 1}
 	<details class="text-[13px]">
-		<summary class="text-soft cursor-pointer">{line.refused.length - 2} more refused, and why</summary>
+		<summary class="text-soft cursor-pointer">{line.refused.length - 1} more refused, and why</summary>
 		<ul>
-			{#each line.refused.slice(2) as refused, i (i)}
+			{#each line.refused.slice(1) as refused, i (i)}
 				<li class="text-soft"><s>{refused.name}</s>: {refused.reasons.map((r) => r.reason).join('; ')}</li>
 			{/each}
 		</ul>
 	</details>
-{/if}
-
-<div class="my-1">
-	<ExercisePick {names} label="and why not…" go="ask" onpick={onask} />
-	{#if asked && answer}
-		<p class="mt-0.5 text-[12.5px]" role="status">
-			<b>{names.get(asked)}</b>: {answer}
-			{#if line.alternatives.some((a) => a.prescription.exercise === asked)}
-				<button class="underline underline-offset-2" onclick={() => asked && take(asked)}>take it</button>
-			{/if}
-		</p>
-	{/if}
-</div>
-
-{#if chosen}
-	<p class="text-[12.5px]">{chosen.decided}</p>
-	{#if chosen.loses.length > 0}
-		<p class="text-[12.5px]"><b>Given up</b>: <span class="text-soft">{chosen.loses.join('; ')}</span></p>
-	{/if}
-	<Leanings leanings={chosen.leanings} />
-{/if}
-{#if inBlocks}
-	<p class="text-[12.5px]">Each block of sets has a load of its own; what is turned here is the first.</p>
-{:else if line.added.length > 0 || alone}
-	<label class="mt-1 flex items-center gap-2 text-[12.5px]">
-		<input
-			type="checkbox"
-			class="checkbox checkbox-xs"
-			checked={!alone}
-			onchange={(event) => onchoose({ alone: !event.currentTarget.checked })}
-		/>
-		<span>
-			{line.added.length > 0
-				? `with ${line.added.map((a) => a.prescription.name.toLowerCase()).join(' and ')} back to back: ${line.covered !== null ? Math.round(line.covered * 100) : 0} % of the muscles covered`
-				: 'add a second exercise where one covers too little'}
-		</span>
-	</label>
-{/if}
-
-{#if chosen && chosen.prescription.cautions.length > 0}
-	<ul class="border-base-content mt-1 border-l-2 pl-2 text-[12.5px] leading-snug" aria-label="Take care">
-		{#each chosen.prescription.cautions as caution, i (i)}<li>{caution}</li>{/each}
-	</ul>
 {/if}
 
 {#if chosen && intent && chosen.ladder.length > 0}
@@ -274,6 +227,56 @@
 			</span>
 		</label>
 	</div>
+{/if}
+{#if inBlocks}
+	<p class="text-[12.5px]">Each block of sets has a load of its own; what is turned here is the first.</p>
+{:else if line.added.length > 0 || alone}
+	<label class="mt-1 flex items-center gap-2 text-[12.5px]">
+		<input
+			type="checkbox"
+			class="checkbox checkbox-xs"
+			checked={!alone}
+			onchange={(event) => onchoose({ alone: !event.currentTarget.checked })}
+		/>
+		<span>
+			{line.added.length > 0
+				? `with ${line.added.map((a) => a.prescription.name.toLowerCase()).join(' and ')} back to back: ${line.covered !== null ? Math.round(line.covered * 100) : 0} % of the muscles covered`
+				: 'add a second exercise where one covers too little'}
+		</span>
+	</label>
+{/if}
+<div class="my-1">
+	<ExercisePick {names} label="and why not…" go="ask" onpick={onask} />
+	{#if asked && answer}
+		<p class="mt-0.5 text-[12.5px]" role="status">
+			<b>{names.get(asked)}</b>: {answer}
+			{#if line.alternatives.some((a) => a.prescription.exercise === asked)}
+				<button class="underline underline-offset-2" onclick={() => asked && take(asked)}>take it</button>
+			{/if}
+		</p>
+	{/if}
+</div>
+{#if chosen && chosen.prescription.cautions.length > 0}
+	<ul class="border-base-content mt-1 border-l-2 pl-2 text-[12.5px] leading-snug" aria-label="Take care">
+		{#each chosen.prescription.cautions as caution, i (i)}<li>{caution}</li>{/each}
+	</ul>
+{/if}
+{#if line.closeness && line.closeness.verdict !== 'kept'}
+	<p class="border-accent bg-decide mb-1 border-l-4 px-2 py-1 text-[12.5px]">
+		Copied to {line.closeness.reached.toFixed(2)}, needed {line.closeness.required.toFixed(2)}. {line
+			.closeness.sentence}
+	</p>
+{/if}
+{#if line.gap}<Gap gap={line.gap} ontake={take} />{/if}
+{#each intent?.notes ?? [] as note, i (i)}<p class="text-accent mb-1 text-[12.5px]">{note}</p>{/each}
+{#if chosen}
+	<p class="text-[12.5px]">{chosen.decided}</p>
+	{#if chosen.loses.length > 0}
+		<p class="text-[12.5px]"><b>Given up</b>: <span class="text-soft">{chosen.loses.join('; ')}</span></p>
+	{/if}
+	<Leanings leanings={chosen.leanings} />
+{/if}
+{#if chosen && intent && chosen.ladder.length > 0}
 	<div class="text-soft mt-2 flex items-end justify-between text-[11.5px]">
 		<span>Budget through the sets{chosen.prescription.perSide ? ', one side' : ''}</span>
 		{#if chosen.toFailure}

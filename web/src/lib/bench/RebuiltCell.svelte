@@ -22,6 +22,9 @@
 	let { line, byHand, pinned, place, onrename, onrestore, onafresh, onkeep }: Props = $props();
 	const chosen = $derived(line.chosen);
 	const prescription = $derived(chosen?.prescription);
+	/** So many are no number any more: the line says that it is easy. */
+	const MANY = 10;
+	const leaving = (left: number) => (left >= MANY ? 'many' : `${Math.round(left)}`);
 	/** What a line in force leaves by what is known today, where that is another thing than was planned. */
 	const told = $derived.by(() => {
 		const last = line.stands ? chosen?.forecast.at(-1) : undefined;
@@ -56,9 +59,9 @@
 		<span class="text-soft text-[13px]">rest</span>
 		{clock(prescription.rest)}
 		{#if prescription.reserve !== null}<span class="text-soft text-[13px]">leaving</span>
-			{told ?? Math.round(prescription.reserve)}
+			{leaving(told ?? prescription.reserve)}
 			{#if told !== null}<span class="text-soft text-[13px]" title="by today’s forecast; so many were planned"
-					>(planned {Math.round(prescription.reserve)})</span
+					>(planned {leaving(prescription.reserve)})</span
 				>{/if}{/if}
 	</div>
 	<div class="text-soft line-clamp-2 text-[12.5px] leading-snug">

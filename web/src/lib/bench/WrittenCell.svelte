@@ -29,10 +29,10 @@
 	</div>
 {/if}
 {#if line.intent}
-	<div class="text-soft mt-1 text-xs">
+	<div class="text-soft mt-1 text-xs" title="of what could be lifted, on one scale for all exercises">
 		asks {Math.round(line.intent.effective)} effective {Math.round(line.intent.effective) === 1
 			? 'rep'
-			: 'reps'} at {line.intent.equivalent.toFixed(2)}
+			: 'reps'} at {Math.round(line.intent.equivalent * 100)} %
 	</div>
 {:else if line.outcome !== 'unknown'}
 	<div class="text-soft mt-1 text-xs">counted, no load asked</div>

@@ -3,6 +3,8 @@
 	export interface Shortcut {
 		keys: string[];
 		does: string;
+		/** Only on the whole list. */
+		rare?: boolean;
 	}
 	let { shortcuts, note = '' }: { shortcuts: Shortcut[]; note?: string } = $props();
 	let dialog: HTMLDialogElement;
@@ -21,7 +23,7 @@
 <svelte:window {onkeydown} />
 
 <footer class="border-base-300 text-soft no-print flex h-9 shrink-0 items-center gap-5 border-t px-4 text-xs">
-	{#each shortcuts as shortcut (shortcut.does)}
+	{#each shortcuts.filter((s) => !s.rare) as shortcut (shortcut.does)}
 		<span class="whitespace-nowrap">
 			{#each shortcut.keys as key (key)}<kbd class="mr-1">{key}</kbd>{/each}{shortcut.does}
 		</span>

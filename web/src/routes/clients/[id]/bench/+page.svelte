@@ -32,12 +32,7 @@
 	const slots = $derived(lines.length > 0 && lines.every((l) => l.written.exercise?.startsWith('any-')));
 	const changed = $derived(lines.filter((l) => l.outcome === 'swapped').length);
 	const gaps = $derived(
-		lines.filter(
-			(l) =>
-				l.outcome === 'nothing' ||
-				l.outcome === 'unknown' ||
-				(l.chosen?.bridge && l.chosen.bridge.asked - l.chosen.bridge.given >= 1)
-		).length
+		lines.filter((l) => l.outcome === 'nothing' || l.outcome === 'unknown' || l.chosen?.lossMatters).length
 	);
 	const asked = $derived(Math.round(lines.reduce((sum, l) => sum + (l.chosen?.bridge?.asked ?? 0), 0)));
 	const given = $derived(Math.round(lines.reduce((sum, l) => sum + (l.chosen?.bridge?.given ?? 0), 0)));
@@ -79,11 +74,28 @@
 		else if (event.key === 'k' && line) bench.pin(line);
 		else if (event.key === 'c') compare(1);
 		else if (event.key === 'h') history?.toggle();
-		else if (event.key === 'z') bench.undo();
+		else if (event.key === 'z') {
+			fitted = [];
+			bench.undo();
+		} else if (event.key === 'm') fit();
 		else if (event.key === 's') bench.save();
 		else if (event.key === 'e') editing = true;
 		else return;
 		event.preventDefault();
+	}
+
+	/** A tenth over is no matter. */
+	const tooLong = $derived(limit !== null && minutes > limit * 1.1);
+	/** What was done to make the session fit; empty when nothing was. */
+	let fitted = $state<string[]>([]);
+
+	/** Fits the session into the client's minutes; one step back makes it long again. */
+	async function fit() {
+		if (limit === null || !session) return;
+		const shrunk = await bench.shrink(Math.min(day, bench.view.sessions.length - 1), limit);
+		if (shrunk)
+			fitted = shrunk.steps.length > 0 ? shrunk.steps : [`It takes no longer than ${limit} min as it is.`];
+		if (shrunk && !shrunk.fits) fitted = [...fitted, `It cannot be shorter than this without the main work.`];
 	}
 
 	/** The one in force beside the best of the others, counted from 1. */
@@ -134,11 +146,12 @@
 		<h1 class="text-base-content max-w-96 truncate text-[17px]">{session?.title ?? 'Rebuild bench'}</h1>
 	{/if}
 	{#if session}
-		<span class={limit && minutes > limit ? 'text-accent font-semibold' : ''}
-			><b class={limit && minutes > limit ? '' : 'text-base-content'}>{minutes}</b>{limit
-				? ` of ${limit}`
-				: ''} min</span
+		<span class={tooLong ? 'text-accent font-semibold' : ''}
+			><b class={tooLong ? '' : 'text-base-content'}>{minutes}</b>{limit ? ` of ${limit}` : ''} min</span
 		>
+		{#if tooLong}
+			<button class="btn btn-xs" disabled={bench.busy} onclick={fit}>Fit into {limit} min</button>
+		{/if}
 		<span
 			>{lines.length}
 			{lines.length === 1 ? 'line' : 'lines'}, <b class="text-base-content">{changed}</b> swapped</span
@@ -159,6 +172,11 @@
 	{#if bench.stale}<button class="btn btn-xs" onclick={() => bench.reload()}>Load the newer one</button>{/if}
 </Notice>
 <GoneLines {bench} />
+{#if fitted.length > 0}
+	<Notice text="{fitted.join(' ')} Z takes it back.">
+		<button class="btn btn-xs" onclick={() => (fitted = [])}>Close</button>
+	</Notice>
+{/if}
 {#if bench.restored}
 	<Notice text="Unsaved changes from before were kept.">
 		<button class="btn btn-xs" onclick={() => bench.reload()}>Drop them</button>
@@ -310,8 +328,9 @@ Plank 3 x 45 s</pre>
 		{ keys: ['1', '…', '9'], does: 'take' },
 		{ keys: ['C'], does: 'compare' },
 		{ keys: ['K'], does: 'keep' },
-		{ keys: ['B', '⇧B', 'W'], does: 'line, session, week afresh' },
-		{ keys: ['H'], does: 'history' },
+		{ keys: ['B', '⇧B', 'W'], does: 'line, session, week afresh', rare: true },
+		{ keys: ['M'], does: 'fit the minutes' },
+		{ keys: ['H'], does: 'history', rare: true },
 		{ keys: ['Z'], does: 'back' },
 		{ keys: ['E'], does: 'text' },
 		{ keys: ['S'], does: 'save' }
