@@ -52,9 +52,40 @@ public sealed class StrengthAnchors
                 .Select(e => Guess(e, client)),
             catalogue,
             client);
+        anchors.CarryThemselves(client, catalogue);
         anchors.LastAndRecoverAs(client.Learned);
         return anchors;
     }
+
+    /// <summary>
+    /// Guessed maxima of pushing and pulling the own body. Who never lifted carries it all the same: new to training a man does about ten
+    /// push-ups and a woman about ten on the knees, some years on she does six on the toes (between "fair" and "needs improvement" of the
+    /// Canadian norms; from memory), which is more than their guessed bench press would let them. Not over 110 kg, where the body outgrows it.
+    /// </summary>
+    private void CarryThemselves(ClientProfile client, Catalogue catalogue)
+    {
+        double more = (client.Sex, client.Level) switch
+        {
+            (Anatomy.Sex.Male, Level.Beginner) => 1.4,
+            (Anatomy.Sex.Male, _) => 1,
+            (_, Level.Beginner) => 1.85,
+            (_, Level.Intermediate) => 1.37,
+            _ => 1.3,
+        };
+        if (more <= 1 || client.BodyMass > MostCarriedWell)
+        {
+            return;
+        }
+
+        foreach (var anchor in _anchors.Values.Where(a => a is { Basis: AnchorBasis.LevelAndBodyMass, IsTotal: true } && !IsForLegs(catalogue[a.Exercise])).ToArray())
+        {
+            _anchors[anchor.Exercise] = anchor with { Maximum = anchor.Maximum * more };
+        }
+    }
+
+    private static readonly Mass MostCarriedWell = Mass.FromKilograms(110);
+
+    private static bool IsForLegs(Exercise e) => e.Endurance is EnduranceClass.Lower or EnduranceClass.LegCurl or EnduranceClass.LegExtension;
 
     /// <summary>Drift adds to the spread in quadrature: a single of ten years ago no longer beats last week's set.</summary>
     private static StrengthAnchor Aged(StrengthAnchor anchor, DateOnly? on, DateOnly? today) =>
@@ -138,7 +169,7 @@ public sealed class StrengthAnchors
     /// </summary>
     private static StrengthAnchor Guess(Exercise root, ClientProfile client)
     {
-        bool legs = root.Endurance is EnduranceClass.Lower or EnduranceClass.LegCurl or EnduranceClass.LegExtension;
+        bool legs = IsForLegs(root);
         double overBodyMass = legs ? 1.30 : 0.95;
         double level = client.Level switch { Level.Beginner => 0.60, Level.Advanced => 1.35, _ => 1.0 };
         double sex = client.Sex == Sex.Male ? 1.0 : legs ? 0.72 : 0.60;

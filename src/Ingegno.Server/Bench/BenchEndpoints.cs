@@ -67,6 +67,7 @@ internal static class BenchEndpoints
     internal static void MapBench(this RouteGroupBuilder api)
     {
         api.MapPost("/clients/{id}/bench", RebuildAsync).WithName("rebuild");
+        api.MapPost("/clients/{id}/waiting-checks", WaitingAsync).WithName("listWaitingChecks");
         api.MapGet("/clients/{id}/plan", FindAsync).WithName("getPlan");
         api.MapPut("/clients/{id}/plan", SaveAsync).WithName("savePlan");
     }
@@ -83,6 +84,31 @@ internal static class BenchEndpoints
         return problems.Length > 0
             ? Answers.Invalid(problems)
             : TypedResults.Ok(Rebuild(form, await PlanAsync(user, plans, about), about, rebuilds, about.Today(clock)));
+    }
+
+    /// <summary>What passing each fixture that waits for its check would open in the programme on the bench.</summary>
+    private static async Task<Results<Ok<ImmutableArray<WaitingCheck>>, ValidationProblem, ProblemHttpResult>> WaitingAsync(
+        string id, BenchForm form, ClaimsPrincipal user, Cases cases, TimeProvider clock)
+    {
+        if (await cases.FindAsync(user.CoachId(), id) is not { } about)
+        {
+            return Answers.Missing("client");
+        }
+
+        if (Problems(form.Choices, about.Rules) is { Length: > 0 } problems)
+        {
+            return Answers.Invalid(problems);
+        }
+
+        var today = about.Today(clock);
+        var read = ProgrammeReading.Read(form.Text, about.Practice, about.Profile.Unit);
+        return TypedResults.Ok(WaitingChecks.Of(about.Home, today, about.Rules.PassDays, Rebuilt(about.Home), Rebuilt));
+
+        RebuiltSession[] Rebuilt(Home home)
+        {
+            var rebuild = new SessionRebuild(about.Profile, home, about.Rules.Catalogue, about.Rules, today, read.Programme, about.Practice);
+            return [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, form.Choices))];
+        }
     }
 
     /// <summary>The plan in force as trained at the place asked for.</summary>

@@ -87,6 +87,7 @@ export type EffectiveRange = Schemas['EffectiveRange'];
 export type Unlock = Schemas['Unlock'];
 export type WeekView = Schemas['WeekView'];
 export type ShrinkView = Schemas['ShrinkView'];
+export type WaitingCheck = Schemas['WaitingCheck'];
 export type SpreadOutcome = Schemas['SpreadOutcome'];
 export type RosterEntry = Schemas['RosterEntry'];
 export type MoveView = Schemas['MoveView'];

@@ -276,6 +276,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/waiting-checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["listWaitingChecks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/plan": {
         parameters: {
             query?: never;
@@ -3437,6 +3453,18 @@ export interface components {
             equivalent: components["schemas"]["Demand"];
             pull: null | components["schemas"]["PullAlong"];
         };
+        /** @description What a line would become once a fixture has passed. */
+        OpenedLine: {
+            /**
+             * Format: int32
+             * @description Number in the text.
+             */
+            line: number;
+            /** @description Name as typed. */
+            written: string;
+            /** @description Of the exercise that would come in. */
+            name: string;
+        };
         /** @description A message in the outbox of the stand-in for the post. */
         OutboxMessage: {
             name: string;
@@ -5127,6 +5155,16 @@ export interface components {
          * @description litres
          */
         Volume: number;
+        /** @description Fixtures that wait for a check, and what passing them would open in the programme. */
+        WaitingCheck: {
+            /** @description Ids: alike ones of one height are checked together, as two chairs make a pair. */
+            fixtures: string[];
+            /** @description "Kitchen chairs". */
+            name: string;
+            /** @description It had passed once; null ran out of nothing. */
+            ranOut: boolean;
+            lines: components["schemas"]["OpenedLine"][];
+        };
         /** @description A way to the load that is missing. */
         WayToLoad: {
             /** @description Catalogue id of what reaches it; null for a purchase that lets more than one. */
@@ -6040,6 +6078,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BenchView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    listWaitingChecks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaitingCheck"][];
                 };
             };
             /** @description Bad Request */

@@ -10,6 +10,7 @@
 	import RebuiltCell from '$lib/bench/RebuiltCell.svelte';
 	import { labOf } from '$lib/lab/trial';
 	import ProgrammeEditor from '$lib/bench/ProgrammeEditor.svelte';
+	import WaitingChecks from '$lib/bench/WaitingChecks.svelte';
 	import WrittenCell from '$lib/bench/WrittenCell.svelte';
 	import Beam from '$lib/drawing/Beam.svelte';
 	import Hatches from '$lib/drawing/Hatches.svelte';
@@ -182,6 +183,7 @@
 		<button class="btn btn-xs" onclick={() => bench.reload()}>Drop them</button>
 	</Notice>
 {/if}
+<WaitingChecks {bench} client={data.client.id} />
 {#if bench.view.allGuessed && session}
 	<Notice
 		text="No lift of this client is known: every load stands on level and body mass, with a wide range."

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
+	import { page } from '$app/state';
 	import type { CommonThing, Fixture, KitItem } from '$lib/api/client';
 	import Elevation from '$lib/drawing/Elevation.svelte';
 	import Hatches from '$lib/drawing/Hatches.svelte';
@@ -19,7 +21,10 @@
 
 	let { data } = $props();
 	const survey = $derived(new Survey(data.client.id, data.view));
-	let fixture = $state.raw<Fixture | null>(null);
+	/** The bench sends here to check one. */
+	let fixture = $state.raw<Fixture | null>(
+		untrack(() => data.view.home.fixtures.find((f) => f.id === page.url.searchParams.get('check')) ?? null)
+	);
 	let thing = $state.raw<KitItem | null>(null);
 	let quick = $state(false);
 	let below = $state<'reach' | 'surfaces'>('reach');
