@@ -81,6 +81,8 @@ test('what is said of a client and of the practice changes the bench', async ({ 
 	await expect(page.getByText('elbow grumbles')).toHaveCount(0);
 
 	await page.goto('/practice');
+	await page.getByText('House numbers').click();
+	await page.getByText('Their numbers').click();
 	await page.getByLabel('Most repetitions of a set').fill('20');
 	await page.getByLabel('Most repetitions of a set').press('Tab');
 	await expect(page.getByText('saved', { exact: true })).toBeVisible();
@@ -88,6 +90,8 @@ test('what is said of a client and of the practice changes the bench', async ({ 
 	await page.getByLabel('muscles, main').press('Tab');
 	await expect(page.getByRole('alert')).toContainText('A weight lies between 0 and 100');
 	await page.reload();
+	await page.getByText('House numbers').click();
+	await page.getByText('Their numbers').click();
 	await expect(page.getByLabel('Most repetitions of a set')).toHaveValue('20');
 	await expect(page.getByLabel('muscles, main')).toHaveValue('0.25');
 	await page.getByLabel('Most repetitions of a set').fill('30');

@@ -69,7 +69,11 @@ test('a school taken on the practice page changes a line and is named there; the
 }) => {
 	await signIn(page);
 	await page.goto('/practice');
-	await page.getByLabel(/^Lifting/).selectOption({ label: 'fast' });
+	const lifting = page.getByRole('group', { name: 'Lifting' });
+	// What the other side would change is told of a programme of the practice's own.
+	await expect(lifting).toContainText(/moves (\d+ of \d+ lines|no line here)/);
+	await lifting.getByRole('button', { name: 'fast' }).click();
+	await expect(lifting.getByRole('button', { name: 'fast' })).toHaveAttribute('aria-pressed', 'true');
 	await expect(page.getByText('saved', { exact: true })).toBeVisible();
 	await open(page, 'Maren Ostholt', 'Bench');
 	const panel = page.getByRole('complementary', { name: 'Line in hand' });
@@ -85,7 +89,45 @@ test('a school taken on the practice page changes a line and is named there; the
 	await expect(page.locator('[data-line]').first()).toBeVisible();
 	await expect(panel).not.toContainText('House rule, lifting');
 	await page.goto('/practice');
-	await page.getByLabel(/^Lifting/).selectOption({ label: 'evenly' });
+	await lifting.getByRole('button', { name: 'evenly' }).click();
+	await expect(lifting.getByRole('button', { name: 'evenly' })).toHaveAttribute('aria-pressed', 'true');
+	await expect(page.getByText('saved', { exact: true })).toBeVisible();
+});
+
+test('the stair of measures is put in another order, and the line it is tried on answers', async ({
+	page
+}) => {
+	await signIn(page);
+	await page.goto('/practice');
+	const tried = page.getByRole('status', { name: 'Tried on' });
+	await expect(tried).toBeVisible();
+	await page.getByRole('button', { name: /^one phase slower.*sooner$/ }).click();
+	await expect(
+		page
+			.getByRole('list', { name: /^Measures/ })
+			.getByRole('listitem')
+			.nth(4)
+	).toContainText('one phase slower');
+	await expect(page.getByText('saved', { exact: true })).toBeVisible();
+	// A zone that is none is refused in words, and what was saved stays.
+	await page.getByLabel('6 to 12 written, to').fill('4');
+	await page.getByLabel('6 to 12 written, to').press('Tab');
+	await expect(page.getByRole('alert')).toContainText('six to twelve');
+	await page.reload();
+	await expect(page.getByLabel('6 to 12 written, to')).toHaveValue('15');
+	await expect(
+		page
+			.getByRole('list', { name: /^Measures/ })
+			.getByRole('listitem')
+			.nth(4)
+	).toContainText('one phase slower');
+	await page.getByRole('button', { name: /^one phase slower.*later$/ }).click();
+	await expect(
+		page
+			.getByRole('list', { name: /^Measures/ })
+			.getByRole('listitem')
+			.nth(3)
+	).toContainText('one phase slower');
 	await expect(page.getByText('saved', { exact: true })).toBeVisible();
 });
 

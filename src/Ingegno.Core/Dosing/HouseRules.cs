@@ -24,6 +24,12 @@ public sealed record HouseRules
     /// <summary>Most repetitions a set is given.</summary>
     public int RepetitionCap { get; init; } = 30;
 
+    /// <summary>Counts that serve a written one.</summary>
+    public RepetitionZones Zones { get; init; } = RepetitionZones.Default;
+
+    /// <summary>What is done where the load is missing, in this order, until the set asks what the gym asked.</summary>
+    public ImmutableArray<StairMeasure> Stair { get; init; } = MeasureStair.Usual;
+
     /// <summary>
     /// Longest repetition in seconds. Schoenfeld et al. 2015, Sports Med 45:577-585 (from memory) sees no gain past 8.
     /// </summary>

@@ -8,6 +8,9 @@ namespace Ingegno.Core.Practices;
 /// <summary>Checks what a coach entered about the practice.</summary>
 public static class PracticeProblems
 {
+    /// <summary>No zone ends higher.</summary>
+    private const int MostCeiling = 50;
+
     private const int MostPrices = 200, MostBans = 200, MostPoints = 5000, MostNames = 500, LongestName = 80;
 
     /// <summary>What is wrong with a name of the practice's own.</summary>
@@ -64,6 +67,15 @@ public static class PracticeProblems
             problems.Add(new("rules.shrinkOrder", "Name pairing, shortening and leaving out once each, in the order you would use them."));
         }
 
+        if (MeasureStair.Against(rules.Stair) is { } order)
+        {
+            problems.Add(new("rules.stair", order));
+        }
+
+        Zone(rules.Zones.UpToFive, 1, 12, "upToFive", "one to five");
+        Zone(rules.Zones.UpToTwelve, 3, 25, "upToTwelve", "six to twelve");
+        Zone(rules.Zones.UpToTwenty, 6, 40, "upToTwenty", "thirteen to twenty");
+        Zone(rules.Zones.Over, 8, 50, "over", "more than twenty");
         var marks = practice.Marks;
         Between(marks.HardSetsInSession, 1, 40, "marks.hardSetsInSession", "Hard sets for a muscle in a session");
         Between(marks.LeastToGrow, 1, 30, "marks.leastToGrow", "Weekly sets from which a muscle grows");
@@ -127,6 +139,14 @@ public static class PracticeProblems
         problems.AddRange(Named(rules.Preferred, "rules.preferred", catalogue));
         problems.AddRange(Named(rules.Allowed, "rules.allowed", catalogue));
         return problems;
+
+        // A zone is no narrower than a few counts and never past what a set is given anywhere.
+        void Zone(RepetitionZone zone, int from, int to, string path, string what)
+        {
+            Between(zone.Least, from, zone.Most - 2, $"rules.zones.{path}.least", $"The fewest repetitions for {what} written");
+            Between(zone.Most, zone.Least + 2, to, $"rules.zones.{path}.most", $"The most repetitions for {what} written");
+            Between(zone.Ceiling, zone.Most, MostCeiling, $"rules.zones.{path}.ceiling", $"The ceiling for {what} written");
+        }
 
         void Between(double value, double from, double to, string path, string what)
         {

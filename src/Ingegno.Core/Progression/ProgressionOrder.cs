@@ -149,7 +149,7 @@ public static class ProgressionOrder
     /// <summary>A harder variation is earned like a load: by two repetitions over the target.</summary>
     private static Raised? Variation(Climbing at, HouseRules rules)
     {
-        if (at.Harder.FirstOrDefault(h => IsInZone(h, at.Base)) is not { } harder)
+        if (at.Harder.FirstOrDefault(h => IsInZone(h, at.Base, rules)) is not { } harder)
         {
             return null;
         }
@@ -160,8 +160,8 @@ public static class ProgressionOrder
     }
 
     /// <summary>A variation changes the count only as far as the line's zone goes: five fives do not become five eighteens from one week to the next.</summary>
-    private static bool IsInZone(Prescription harder, Prescription start) =>
-        !harder.Count.IsRepetitions() || !start.Count.IsRepetitions() || (RepetitionZone.Of(start.Counts.Min()) is var zone && harder.Counts.All(zone.Holds));
+    private static bool IsInZone(Prescription harder, Prescription start, HouseRules rules) =>
+        !harder.Count.IsRepetitions() || !start.Count.IsRepetitions() || (rules.Zones.Of(start.Counts.Min()) is var zone && harder.Counts.All(zone.Holds));
 
     private static Raised? Tempo(Climbing at, ClientProfile client, HouseRules rules)
     {

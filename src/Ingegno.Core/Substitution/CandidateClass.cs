@@ -72,7 +72,8 @@ public readonly record struct StandIn(CandidateClass Class, double Off)
         exercise.Id == written.Id ? CandidateClass.AsWritten : IsSameMovement(written, exercise) ? CandidateClass.SameMovement : ByAnother(written, exercise);
 
     /// <param name="dose">Null where none is computed.</param>
-    internal static StandIn Of(Exercise written, Exercise exercise, SetUp setUp, Role role, Intent? intent, Dose? dose)
+    /// <param name="zones">Of the practice.</param>
+    internal static StandIn Of(Exercise written, Exercise exercise, SetUp setUp, Role role, Intent? intent, Dose? dose, RepetitionZones zones)
     {
         if (dose is null || intent is null)
         {
@@ -85,7 +86,7 @@ public readonly record struct StandIn(CandidateClass Class, double Off)
         }
 
         int lowest = intent.Repetitions.Min(), most = dose.Repetitions.Max(), fewest = dose.Repetitions.Min();
-        var zone = RepetitionZone.Of(lowest);
+        var zone = zones.Of(lowest);
         if (fewest < Math.Ceiling(RepetitionZone.EnoughOfTheCount * Math.Min(lowest, zone.Most)) && intent.Cap is null && dose.Form == Effort.SetForm.Straight)
         {
             return new(CandidateClass.UnderFloor, 1);

@@ -229,7 +229,7 @@ public sealed class SubstituteSearch(
     private Candidate? Try(Possible possible, Exercise written, Intent? intent, Role role, DoseWish wish)
     {
         var candidate = possible.SetUps[0].Effort is null || intent is null
-            ? new Candidate(possible.Exercise, possible.SetUps[0].SetUp, null, null, possible.MostFit, null) { StandIn = StandIn.Of(written, possible.Exercise, possible.SetUps[0].SetUp, role, intent, null) }
+            ? new Candidate(possible.Exercise, possible.SetUps[0].SetUp, null, null, possible.MostFit, null) { StandIn = StandIn.Of(written, possible.Exercise, possible.SetUps[0].SetUp, role, intent, null, rules.Zones) }
             : BestSetUp(possible, written, intent, role, wish);
         return candidate is null ? null : candidate with { Preferred = possible.Preferred, Leanings = possible.Leanings };
     }
@@ -263,7 +263,7 @@ public sealed class SubstituteSearch(
             }
 
             var fit = Fit.Of(FitParts.Of(written, exercise, intent, dose, client.Level), role, rules.Weights);
-            var standing = StandIn.Of(written, exercise, setUp.SetUp, role, intent, dose);
+            var standing = StandIn.Of(written, exercise, setUp.SetUp, role, intent, dose, rules.Zones);
             if (best is null || (Nearer(dose, best, wish) is { } nearer ? nearer : IsBetter(standing, fit, dose, best)))
             {
                 best = new Candidate(exercise, setUp.SetUp, dose, anchor, fit, null) { StandIn = standing };
@@ -319,7 +319,7 @@ public sealed class SubstituteSearch(
         var anchor = intent is null || !exercise.IsForecast ? null : exercise.Id == written.Id ? intent.Anchor : anchors.For(exercise);
         if (anchor is null || intent is null)
         {
-            return new(exercise, standing[0], null, null, Fit.Of(FitParts.Of(written, exercise, intent, null, client.Level), role, rules.Weights), null) { StandIn = StandIn.Of(written, exercise, standing[0], role, intent, null) };
+            return new(exercise, standing[0], null, null, Fit.Of(FitParts.Of(written, exercise, intent, null, client.Level), role, rules.Weights), null) { StandIn = StandIn.Of(written, exercise, standing[0], role, intent, null, rules.Zones) };
         }
 
         foreach (var setUp in standing)
@@ -327,7 +327,7 @@ public sealed class SubstituteSearch(
             var effort = new ExerciseEffort(exercise, client, anchor, setUp.Geometry);
             if (DoseSearch.Find(intent, effort, setUp.Ladder, rules, client, wish, _styles.Of(exercise, IsImmovableHere(exercise))) is { } dose)
             {
-                var candidate = new Candidate(exercise, setUp, dose, anchor, Fit.Of(FitParts.Of(written, exercise, intent, dose, client.Level), role, rules.Weights), null) { StandIn = StandIn.Of(written, exercise, setUp, role, intent, dose) };
+                var candidate = new Candidate(exercise, setUp, dose, anchor, Fit.Of(FitParts.Of(written, exercise, intent, dose, client.Level), role, rules.Weights), null) { StandIn = StandIn.Of(written, exercise, setUp, role, intent, dose, rules.Zones) };
                 return candidate with { ToFailure = RangeOf(candidate, anchor) };
             }
         }

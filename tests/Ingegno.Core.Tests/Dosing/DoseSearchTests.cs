@@ -82,7 +82,7 @@ public class DoseSearchTests
         half.Repetitions[^1].ShouldBeGreaterThan(8);
         half.Tempo.ShouldBe(Tempo.Reference);
         var light = Find(intent, "dumbbell-bench-press", Ladder(asked * 0.35), People.Man)!;
-        light.Repetitions.Max().ShouldBeLessThanOrEqualTo(RepetitionZone.Of(8).Ceiling);
+        light.Repetitions.Max().ShouldBeLessThanOrEqualTo(RepetitionZones.Default.Of(8).Ceiling);
         light.Tempo.Seconds.ShouldBeGreaterThan(Tempo.Reference.Seconds);
     }
 

@@ -78,7 +78,7 @@ public class StandInPropertyTests
             var line = Members[c.Member].Line(Gym[c.Line], 3, c.Count);
             if (line.Chosen is { Prescription: var given, Class: not CandidateClass.UnderFloor } && line.Intent is { } intent && given.Count == Core.Programmes.CountKind.Repetitions && given.Tempo is not null)
             {
-                given.Counts.Max().ShouldBeLessThanOrEqualTo(Math.Max(Core.Dosing.RepetitionZone.Of(intent.Repetitions.Min()).Ceiling, intent.Repetitions.Max()), given.Name);
+                given.Counts.Max().ShouldBeLessThanOrEqualTo(Math.Max(Core.Dosing.RepetitionZones.Default.Of(intent.Repetitions.Min()).Ceiling, intent.Repetitions.Max()), given.Name);
                 (given.Counts.Min() >= Math.Floor(0.6 * intent.Repetitions.Min())).ShouldBeTrue(given.Name);
             }
         },

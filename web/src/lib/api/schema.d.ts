@@ -2371,6 +2371,10 @@ export interface components {
              * @description Most repetitions a set is given.
              */
             repetitionCap: number;
+            /** @description Counts that serve a written one. */
+            zones: components["schemas"]["RepetitionZones"];
+            /** @description What is done where the load is missing, in this order, until the set asks what the gym asked. */
+            stair: components["schemas"]["StairMeasure"][];
             /**
              * Format: int32
              * @description Longest repetition in seconds. Schoenfeld et al. 2015, Sports Med 45:577-585 (from memory) sees no gain past 8.
@@ -4212,6 +4216,35 @@ export interface components {
              */
             path: number;
         };
+        /** @description The counts that serve a written count at home: a triple may become up to eight, never eighteen (common practice). */
+        RepetitionZone: {
+            /**
+             * Format: int32
+             * @description Of the zone.
+             */
+            least: number;
+            /**
+             * Format: int32
+             * @description Of the zone.
+             */
+            most: number;
+            /**
+             * Format: int32
+             * @description Never more than this where it was not written.
+             */
+            ceiling: number;
+        };
+        /** @description The zones of a practice, by the lowest written count: common practice, the coach's to move within bounds. */
+        RepetitionZones: {
+            /** @description Written with one to five. */
+            upToFive: components["schemas"]["RepetitionZone"];
+            /** @description Six to twelve. */
+            upToTwelve: components["schemas"]["RepetitionZone"];
+            /** @description Thirteen to twenty. */
+            upToTwenty: components["schemas"]["RepetitionZone"];
+            /** @description Over twenty: to the written count, or to this. */
+            over: components["schemas"]["RepetitionZone"];
+        };
         /** @description A fixture checked on the phone. */
         ReportView: {
             id: string;
@@ -4801,6 +4834,11 @@ export interface components {
             eventId: null | string;
             reconnectionInterval: null | string;
         };
+        /**
+         * @description A step of the stair that is climbed where the load is missing.
+         * @enum {unknown}
+         */
+        StairMeasure: "repetitions" | "onePhase" | "ceiling" | "secondMeasure" | "rest";
         /** @description A proposal for next week: one sentence, the figures behind it, and the line as it would then be. */
         Step: {
             kind: components["schemas"]["StepKind"];
