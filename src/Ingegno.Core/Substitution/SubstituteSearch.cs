@@ -88,9 +88,28 @@ public sealed class SubstituteSearch(
             }
         }
 
+        HoldBack(candidates, written, [.. refused.Where(r => r.Reasons.Any(x => x.Cause == RefusalCause.Dose)).Select(r => r.Exercise), .. candidates.Where(IsTooHard).Select(c => c.Exercise)]);
         return new Choice(
             [.. candidates.OrderByDescending(c => Math.Round(c.Rank, 6)).ThenBy(c => c.Exercise.Id, StringComparer.Ordinal)],
             [.. refused.OrderByDescending(r => r.Likeness).ThenBy(r => r.Exercise.Id, StringComparer.Ordinal)]);
+    }
+
+    private static bool IsTooHard(Candidate candidate) => candidate.StandIn.Class == CandidateClass.UnderFloor;
+
+    /// <summary>
+    /// What no forecast tells of is too hard where an easier variation of it is, by its forecast: who cannot do the sliding leg curl is not given
+    /// the kneeling lowering.
+    /// </summary>
+    private void HoldBack(List<Candidate> candidates, Exercise written, Exercise[] tooHard)
+    {
+        string[] ownWeight = [.. tooHard.Where(e => !e.NeedsLoad).Select(e => e.Id)];
+        for (int i = 0; i < candidates.Count; i++)
+        {
+            if (candidates[i] is { Dose: null } c && c.Exercise.Id != written.Id && ownWeight.Any(easier => catalogue.IsHarderThan(c.Exercise.Id, easier)))
+            {
+                candidates[i] = c with { StandIn = new(CandidateClass.UnderFloor, 1) };
+            }
+        }
     }
 
     /// <summary>The closest copy of a main lift that anything here comes to.</summary>

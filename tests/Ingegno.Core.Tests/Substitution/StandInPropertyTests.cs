@@ -97,6 +97,31 @@ public class StandInPropertyTests
         },
         iter: 30);
 
+    /// <summary>
+    /// At one home, for one line, who lifts more is not sent down the ladder: what a weaker client is given is no harder variation of what a
+    /// stronger one is. Told of own weight alone: a load in the hand makes a lesser variation the heavier one.
+    /// </summary>
+    [Fact]
+    public void A_stronger_client_never_gets_an_easier_variation() => Gen.Select(Cases, Gen.Int[105, 160]).Sample(
+        (c, stronger) =>
+        {
+            var member = Members[c.Member];
+            Member Lifting(double factor) => member.Who(client => client with
+            {
+                Lifts = [new("back-squat", client.BodyMass * (1.2 * factor), 5), new("barbell-bench-press", client.BodyMass * (0.8 * factor), 5), new("lat-pulldown", client.BodyMass * (0.7 * factor), 8)],
+            });
+            var weak = Lifting(1).Line(Gym[c.Line], 3, c.Count).Chosen;
+            var strong = Lifting(stronger / 100.0).Line(Gym[c.Line], 3, c.Count).Chosen;
+            if (weak is { Prescription.Load.Kilograms: 0 } && strong is { Prescription.Load.Kilograms: 0 })
+            {
+                // By the heights of a home an easier variation may move more of the body than a harder one elsewhere.
+                bool lighter = strong.BodyMoved is not { } moves || weak.BodyMoved is not { } moved || moves < moved;
+                (lighter && Catalogue.Shipped.IsHarderThan(weak.Prescription.Exercise, strong.Prescription.Exercise))
+                    .ShouldBeFalse($"{Gym[c.Line]} {c.Count}: {weak.Prescription.Name} ({weak.Class}), {stronger} % as strong {strong.Prescription.Name} ({strong.Class})");
+            }
+        },
+        iter: 50);
+
     /// <summary>The order of the catalogue decides nothing.</summary>
     [Fact]
     public void The_order_of_the_catalogue_changes_no_answer()
