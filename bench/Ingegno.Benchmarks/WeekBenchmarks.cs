@@ -39,7 +39,7 @@ public class WeekBenchmarks
 
     private static WeekModel Made(Random chance) => new(
         [.. Enumerable.Range(0, 40).Select(i => new WeekSlot(i + 1, i / 10, $"written-{i}", (Role)(i % 10 < 2 ? 0 : i % 10 < 6 ? 1 : 2), i % 10 > 7 ? "C" : null, Options(chance, i)))],
-        4, 45 * 60, [(0, 1), (2, 3)],
+        4, 75 * 60, [(0, 1), (2, 3)],
         [.. Groups.Select(g => new WeekBand(g, 60, 200))],
         [.. Enum.GetValues<Pattern>().Take(16).Select(p => new WeekQuality($"{p}", WeekPrices.Default.PatternLost, IsPattern: true)), .. Enumerable.Range(0, 20).Select(r => new WeekQuality($"range {r}", WeekPrices.Default.RangeLost))]);
 

@@ -29,6 +29,7 @@ public sealed partial class SessionRebuild
                 var next = before.Alternatives
                     .Where(a => a.Class < CandidateClass.OutsideZone && a.Class <= before.Chosen!.Class && used.All(u => u.Exercise != a.Prescription.Exercise)
                         && lines.All(l => l.Written.Exercise != a.Prescription.Exercise) && IsAtPeace(a))
+                    .Take(MostTried)
                     .Select(a => Line(caseOf(place) with { Keep = a.Prescription.Exercise }, [.. used.Select(u => u.Exercise)]))
                     .FirstOrDefault(l => l.Chosen is { } c && used.All(u => u.Exercise != c.Prescription.Exercise) && IsAtPeace(c));
                 if (next is not null)
@@ -41,6 +42,9 @@ public sealed partial class SessionRebuild
             }
         }
     }
+
+    /// <summary>Each is a search of its own: what does not fit by the second will not by the fifth.</summary>
+    private const int MostTried = 2;
 
     private static string? GroupOf(RebuiltLine line, LineChoice? choice) => choice?.Group switch { null => line.Written.Group, "" => null, var letter => letter };
 
