@@ -1,9 +1,11 @@
 using Ingegno.Core.Anatomy;
+using Ingegno.Core.Dosing;
 using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
+using Ingegno.Core.Safety;
 
 namespace Ingegno.Core.Clients;
 
@@ -72,20 +74,16 @@ public sealed class StrengthAnchors
             (_, Level.Intermediate) => 1.37,
             _ => 1.3,
         };
-        if (more <= 1 || client.BodyMass > MostCarriedWell)
+        if (more <= 1 || client.BodyMass > CarefulStart.Heavy)
         {
             return;
         }
 
-        foreach (var anchor in _anchors.Values.Where(a => a is { Basis: AnchorBasis.LevelAndBodyMass, IsTotal: true } && !IsForLegs(catalogue[a.Exercise])).ToArray())
+        foreach (var anchor in _anchors.Values.Where(a => a is { Basis: AnchorBasis.LevelAndBodyMass, IsTotal: true } && !HouseRules.IsForLegs(catalogue[a.Exercise])).ToArray())
         {
             _anchors[anchor.Exercise] = anchor with { Maximum = anchor.Maximum * more };
         }
     }
-
-    private static readonly Mass MostCarriedWell = Mass.FromKilograms(110);
-
-    private static bool IsForLegs(Exercise e) => e.Endurance is EnduranceClass.Lower or EnduranceClass.LegCurl or EnduranceClass.LegExtension;
 
     /// <summary>Drift adds to the spread in quadrature: a single of ten years ago no longer beats last week's set.</summary>
     private static StrengthAnchor Aged(StrengthAnchor anchor, DateOnly? on, DateOnly? today) =>
@@ -169,7 +167,7 @@ public sealed class StrengthAnchors
     /// </summary>
     private static StrengthAnchor Guess(Exercise root, ClientProfile client)
     {
-        bool legs = IsForLegs(root);
+        bool legs = HouseRules.IsForLegs(root);
         double overBodyMass = legs ? 1.30 : 0.95;
         double level = client.Level switch { Level.Beginner => 0.60, Level.Advanced => 1.35, _ => 1.0 };
         double sex = client.Sex == Sex.Male ? 1.0 : legs ? 0.72 : 0.60;

@@ -1,6 +1,7 @@
 using Ingegno.Core.Anatomy;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
+using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Safety;
 
@@ -11,8 +12,8 @@ namespace Ingegno.Core.Safety;
 /// </summary>
 public static class CarefulStart
 {
-    /// <summary>Heavier than this, in kilograms, joints are spared first.</summary>
-    private const double Heavy = 110;
+    /// <summary>Heavier than this joints are spared first.</summary>
+    internal static readonly Mass Heavy = Mass.FromKilograms(110);
 
     /// <summary>Older than this, in years, too.</summary>
     private const int Old = 65;
@@ -20,7 +21,7 @@ public static class CarefulStart
     /// <summary>Whether it holds for a client on a day, in few words; null where not.</summary>
     public static string? For(ClientProfile client, DateOnly today) =>
         client.AgeOn(today) > Old ? $"over {Old}"
-        : client.BodyMass.Kilograms > Heavy ? $"over {Heavy:0} kg"
+        : client.BodyMass > Heavy ? $"over {Heavy.Kilograms:0} kg"
         : client.Level == Level.Beginner && client.Lifts.IsEmpty && client.Learned.Anchors.IsEmpty ? "new to training"
         : null;
 

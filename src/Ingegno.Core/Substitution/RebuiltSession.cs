@@ -150,6 +150,9 @@ public sealed record RebuiltLine
     /// <summary>What it asks; of several blocks of sets the first.</summary>
     public Intent? Intent { get; init; }
 
+    /// <summary>The practice's zone for its count; null where nothing is asked of a load.</summary>
+    public RepetitionZone? Zone { get; init; }
+
     /// <summary>The blocks of a line whose sets have loads of their own; empty for most lines.</summary>
     [JsonIgnore]
     public ImmutableArray<GymBlock> Blocks { get; init; } = [];

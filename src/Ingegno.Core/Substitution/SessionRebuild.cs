@@ -456,6 +456,7 @@ public sealed partial class SessionRebuild
                 : LineOutcome.Swapped,
             Role = role,
             Intent = intent,
+            Zone = intent is null ? null : _rules.Zones.Of(intent.Repetitions.Min()),
             Chosen = chosen is null ? null : alternatives[shown.IndexOf(chosen)],
             ChosenByHand = byHand,
             Alternatives = [.. alternatives],

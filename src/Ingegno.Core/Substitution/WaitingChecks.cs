@@ -13,7 +13,7 @@ public sealed record OpenedLine(int Line, string Written, string Name);
 /// <summary>Fixtures that wait for a check, and what passing them would open in the programme.</summary>
 /// <param name="Fixtures">Ids: alike ones of one height are checked together, as two chairs make a pair.</param>
 /// <param name="Name">"Kitchen chairs".</param>
-/// <param name="RanOut">It had passed once; null ran out of nothing.</param>
+/// <param name="RanOut">All of them had passed, and the passes ran out.</param>
 public sealed record WaitingCheck(ImmutableArray<string> Fixtures, string Name, bool RanOut, ImmutableArray<OpenedLine> Lines);
 
 /// <summary>

@@ -1,5 +1,8 @@
+using Ingegno.Core.Anatomy;
 using Ingegno.Core.Clients;
+using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
+using Ingegno.Core.Loads;
 using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Tests.Clients;
@@ -18,6 +21,21 @@ public class StrengthAnchorsTests
         dumbbells.Spread.ShouldBe(0.0838, 1e-4);
         dumbbells.Basis.ShouldBe(AnchorBasis.Transferred);
         dumbbells.Story.ShouldContain("Barbell bench press");
+    }
+
+    /// <summary>
+    /// Canadian push-up norms for twenty to twenty-nine (from memory): up to 16 on the toes for men, up to 9 on the knees for women "need
+    /// improvement", 17 to 21 and 10 to 14 are "fair". Who is new to training lies in or just under the first, and does more than a few.
+    /// </summary>
+    [Theory]
+    [InlineData(Sex.Male, 80, "push-up", 5, 16)]
+    [InlineData(Sex.Female, 60, "kneeling-push-up", 5, 14)]
+    public void Guessed_push_ups_of_who_is_new_lie_in_the_norms(Sex sex, double mass, string exercise, double least, double most)
+    {
+        var client = People.Man with { Level = Level.Beginner, Sex = sex, BodyMass = Mass.FromKilograms(mass), Stature = Length.FromMetres(1.70), Lifts = [] };
+        var pushUp = People.Exercise(exercise);
+        var effort = new ExerciseEffort(pushUp, client, StrengthAnchors.Of(client, Shipped).For(pushUp)!, new Geometry());
+        effort.FreshRepetitions(effort.DemandOf(Mass.Zero)).ShouldBeInRange(least, most);
     }
 
     [Fact]

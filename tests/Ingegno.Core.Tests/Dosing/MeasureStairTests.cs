@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Practices;
 
@@ -60,17 +59,4 @@ public class MeasureStairTests
     public void A_zone_outside_its_bounds_is_refused_with_its_place(int least, int most, int ceiling, string path) =>
         PracticeProblems.Of(new Practice { Rules = HouseRules.Default with { Zones = RepetitionZones.Default with { UpToFive = new(least, most, ceiling) } } })
             .ShouldHaveSingleItem().Path.ShouldBe(path);
-
-    /// <summary>Every order that is one starts and ends somewhere, and climbing never takes a measure away.</summary>
-    [Fact]
-    public void Orders_that_hold_are_taken()
-    {
-        Gen.Shuffle(MeasureStair.Usual.ToArray()).Sample(order =>
-        {
-            if (MeasureStair.Against([.. order]) is null)
-            {
-                PracticeProblems.Of(new Practice { Rules = HouseRules.Default with { Stair = order.ToImmutableArray() } }).ShouldBeEmpty();
-            }
-        });
-    }
 }

@@ -159,7 +159,7 @@ internal sealed class IndependentChecker(ClientProfile client, Home home, HouseR
 
     private IEnumerable<string> BansOf(TradeRow row, Prescription p)
     {
-        if ((Banned(ExerciseAttribute.Kneeling) && row.Posture is "kneel" or "fours" && Banned(ExerciseAttribute.Kneeling))
+        if ((Banned(ExerciseAttribute.Kneeling) && row.Posture is "kneel" or "fours")
             || (Banned(ExerciseAttribute.Jumps) && row.Is("jump"))
             || (Banned(ExerciseAttribute.Hanging) && row.Posture == "hang")
             || (Banned(ExerciseAttribute.UpsideDown) && row.Posture == "inverted")

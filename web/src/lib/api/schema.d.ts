@@ -4087,6 +4087,7 @@ export interface components {
             outcome: components["schemas"]["LineOutcome"];
             role: components["schemas"]["Role"];
             intent: null | components["schemas"]["Intent"];
+            zone: null | components["schemas"]["RepetitionZone"];
             chosen: null | components["schemas"]["Alternative"];
             /** @description Done back to back with the chosen one where it covers too little alone, or the further blocks of sets with loads of their own; empty for most lines. */
             added: components["schemas"]["Alternative"][];
@@ -5199,7 +5200,7 @@ export interface components {
             fixtures: string[];
             /** @description "Kitchen chairs". */
             name: string;
-            /** @description It had passed once; null ran out of nothing. */
+            /** @description All of them had passed, and the passes ran out. */
             ranOut: boolean;
             lines: components["schemas"]["OpenedLine"][];
         };

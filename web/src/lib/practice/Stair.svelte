@@ -14,16 +14,8 @@
 
 	type Step = HouseRules['stair'][number];
 
-	const lowest = $derived(line?.intent ? Math.min(...line.intent.repetitions) : 8);
-	const zone = $derived(
-		lowest <= 5
-			? rules.zones.upToFive
-			: lowest <= 12
-				? rules.zones.upToTwelve
-				: lowest <= 20
-					? rules.zones.upToTwenty
-					: rules.zones.over
-	);
+	/** Of the line it is tried on; the usual count's where none is. */
+	const zone = $derived(line?.zone ?? rules.zones.upToTwelve);
 	const WORDS: Record<Step, string> = {
 		repetitions: 'repetitions to',
 		onePhase: 'one phase slower, or a loaded pause',
