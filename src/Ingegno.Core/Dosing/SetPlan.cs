@@ -28,12 +28,35 @@ public sealed record SetPlan(
     public SetForm Form { get; init; } = SetForm.Straight;
 
     /// <summary>Rest one side gets between two sets: the other side's set and the partners' are rest for it.</summary>
-    public Duration RestOfOneSide(Exercise exercise) =>
-        Partners.Aggregate(Rest + OtherSide(exercise), (sum, p) => sum + p.Time);
+    public Duration RestOfOneSide(Exercise exercise)
+    {
+        var rest = Rest + OtherSide(exercise);
+        foreach (var partner in Partners)
+        {
+            rest += partner.Time;
+        }
+
+        return rest;
+    }
 
     /// <summary>Time the other side takes; nothing where both work at once.</summary>
     private Duration OtherSide(Exercise exercise) =>
-        exercise.Sides == Sides.OneAtATime ? SideSwitch + (Style.Lasts * Repetitions.Max()) : Duration.Zero;
+        exercise.Sides == Sides.OneAtATime ? SideSwitch + (Style.Lasts * MostRepetitions) : Duration.Zero;
+
+    /// <summary>Asked for every count a search tries: without an enumerator.</summary>
+    private int MostRepetitions
+    {
+        get
+        {
+            int most = 0;
+            foreach (int count in Repetitions)
+            {
+                most = Math.Max(most, count);
+            }
+
+            return most;
+        }
+    }
 
     /// <summary>The same plan on one exercise, ready for a forecast.</summary>
     public SetSeries On(ExerciseEffort effort)

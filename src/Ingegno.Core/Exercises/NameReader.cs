@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Collections.Frozen;
 using System.Collections.Immutable;
 using System.Numerics;
@@ -50,6 +51,9 @@ public sealed class NameReader
     /// <summary>No word of the trade is longer, in letters.</summary>
     private const int LongestWord = 40;
 
+    /// <summary>Names kept as read, and their letters at most: a programme is read anew with every pause of the typing, and most of it is as before.</summary>
+    private const int MostKept = 4096, LongestKept = 120;
+
     private readonly Catalogue _catalogue;
     private readonly GymWords _words = GymWords.Shipped;
     private readonly FrozenDictionary<string, Exercise> _byWords;
@@ -57,6 +61,7 @@ public sealed class NameReader
     private readonly FrozenSet<string> _vocabulary;
     private readonly ImmutableArray<(uint[] Pairs, Exercise Exercise)> _pairs;
     private readonly FrozenDictionary<string, Exercise> _own = FrozenDictionary<string, Exercise>.Empty;
+    private readonly ConcurrentDictionary<string, NameRead?> _kept = new(StringComparer.Ordinal);
 
     public NameReader(Catalogue catalogue)
     {
@@ -98,6 +103,26 @@ public sealed class NameReader
 
     /// <summary>Null where nothing comes near enough: then it has to be asked.</summary>
     public NameRead? Read(string typed)
+    {
+        if (typed.Length > LongestKept)
+        {
+            return ReadAnew(typed);
+        }
+
+        if (!_kept.TryGetValue(typed, out var read))
+        {
+            if (_kept.Count >= MostKept)
+            {
+                _kept.Clear();
+            }
+
+            _kept[typed] = read = ReadAnew(typed);
+        }
+
+        return read;
+    }
+
+    private NameRead? ReadAnew(string typed)
     {
         if (_own.Count > 0 && _own.GetValueOrDefault(Bag(WordsOf(typed))) is { } own)
         {

@@ -19,6 +19,9 @@ public enum FixtureRole
 
     /// <summary>What a band or strap is tied to.</summary>
     Anchor,
+
+    /// <summary>What a bar is taken from, and what catches it when a repetition fails.</summary>
+    Catch,
 }
 
 /// <summary>A thing an exercise is done with and with no other.</summary>

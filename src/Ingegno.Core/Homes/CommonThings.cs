@@ -27,6 +27,7 @@ public static class CommonThings
         Surface("Banister", FixtureKind.Banister, 0.95),
         Surface("Door with anchor", FixtureKind.DoorAnchor, 2.00),
         Surface("Pull-up bar", FixtureKind.PullUpBar, 2.05),
+        Surface("Rack with safety arms", FixtureKind.Rack, 1.60),
         Surface("Garden fence", FixtureKind.Fence, 1.10),
         Surface("Tree", FixtureKind.Tree, 2.00),
         Thing(new Container

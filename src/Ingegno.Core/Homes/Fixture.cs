@@ -33,6 +33,9 @@ public enum FixtureKind
     Post,
     Tree,
     PullUpBar,
+
+    /// <summary>A rack with hooks for a bar and safety arms that catch it; its height is that of the highest hook.</summary>
+    Rack,
 }
 
 /// <summary>What the last check of a fixture came to.</summary>
@@ -63,7 +66,7 @@ public sealed record Fixture
 
     public required FixtureKind Kind { get; init; }
 
-    /// <summary>Height of the bearing surface, rail or anchor above the floor; of a post, tree or door the highest usable point.</summary>
+    /// <summary>Height of the bearing surface, rail or anchor above the floor; of a post, tree or door the highest usable point, of a stair one step.</summary>
     public required Length Height { get; init; }
 
     /// <summary>Height of a chair's back above the floor. Null: not measured, or no back.</summary>
@@ -104,6 +107,6 @@ public static class FixtureKinds
     public static bool TakesStrap(FixtureKind kind) =>
         CountsAs(kind) is FixtureKind.Rail or FixtureKind.PullUpBar or FixtureKind.DoorAnchor or FixtureKind.Post;
 
-    /// <summary>Seats and table-like surfaces, tested as furniture; what one hangs or pulls from is not.</summary>
-    public static bool IsFurniture(FixtureKind kind) => !TakesStrap(kind) && kind != FixtureKind.Wall;
+    /// <summary>Seats and table-like surfaces, tested as furniture; what one hangs or pulls from is not, nor what catches a bar.</summary>
+    public static bool IsFurniture(FixtureKind kind) => !TakesStrap(kind) && kind is not (FixtureKind.Wall or FixtureKind.Rack);
 }

@@ -34,7 +34,8 @@ public static class HomeLadders
     private static IEnumerable<HeldImplement> Held(KitItem item) => item switch
     {
         PlateLoadedHandles handles => HeldHandles(handles),
-        PlateLoadedBar bar => [new(bar.Id, bar.Name, Hold.Bar, PlateLadder.OfBar(bar).Offered())],
+        // Every load of a bar is offered: programmes are written in its steps, and 140 kg is not 142.5.
+        PlateLoadedBar bar => [new(bar.Id, bar.Name, Hold.Bar, PlateLadder.OfBar(bar))],
         FixedWeights weights => HeldWeights(weights),
         Container container => HeldContainer(container),
         Vessels vessels => HeldVessels(vessels),

@@ -56,29 +56,29 @@ public static class SurfaceLadder
             Step(SurfaceUse.Kneeling, "Floor, kneeling", null, Length.Zero, Ground),
             Step(SurfaceUse.Floor, "Floor", null, Length.Zero, Ground),
         };
-        foreach (var fixture in home.Fixtures.Where(f => FixtureKinds.IsFurniture(f.Kind)))
+        foreach (var (fixture, usable) in home.Fixtures.Where(f => FixtureKinds.IsFurniture(f.Kind)).SelectMany(f => FixtureHeights.Of(f), (f, h) => (f, h)))
         {
-            double height = fixture.Height / client.Stature;
+            double height = usable.At / client.Stature;
             if (height is >= LowestHands and <= HighestHands)
             {
-                steps.Add(OnFixture(SurfaceUse.HandsRaised, fixture));
+                steps.Add(OnFixture(SurfaceUse.HandsRaised, fixture, usable));
             }
 
-            if (height is >= LowestHands and <= HighestFeet)
+            if (height is >= LowestHands and <= HighestFeet && !usable.LightOnly)
             {
-                steps.Add(OnFixture(SurfaceUse.FeetRaised, fixture));
+                steps.Add(OnFixture(SurfaceUse.FeetRaised, fixture, usable));
             }
         }
 
         return [.. steps.OrderBy(s => s.Share).ThenBy(s => s.Name, StringComparer.Ordinal)];
 
-        SurfaceStep OnFixture(SurfaceUse use, Fixture fixture)
+        SurfaceStep OnFixture(SurfaceUse use, Fixture fixture, UsableHeight at)
         {
             // On the feet stands what the hands do not press.
-            var share = ShareOf(use, fixture.Height);
+            var share = ShareOf(use, at.At);
             var borne = use == SurfaceUse.FeetRaised ? Share.Of(1 - share.Fraction) : share;
             var verdict = SetupCheck.Of(fixture, borne * client.BodyMass, FixtureMotion.Moving, today, passDays);
-            return Step(use, fixture.Name, fixture.Id, fixture.Height, verdict);
+            return Step(use, at.Where is null ? fixture.Name : $"{fixture.Name}, {at.Where}", fixture.Id, at.At, verdict);
         }
 
         SurfaceStep Step(SurfaceUse use, string name, string? fixture, Length height, SetupFinding verdict)

@@ -30,8 +30,17 @@ public static class FixtureSteps
         "Jerk it gently three times from the side you will train on; a door must close against you",
     ];
 
+    private static readonly ImmutableArray<string> Racked =
+    [
+        "Look at uprights, hooks, arms and bolts: nothing bent, cracked or loose, the feet on firm ground",
+        "Set both arms at one height, lay the empty bar on them and push it each way",
+        "Load half of what you will lift and set it down hard on the arms, once each side and once level",
+        "Without a load, lie or squat under the arms: you must have room to get out when the bar rests on them",
+    ];
+
     public static ImmutableArray<string> For(FixtureKind kind) =>
         FixtureKinds.IsFurniture(kind) ? Sat
+        : kind == FixtureKind.Rack ? Racked
         : FixtureKinds.CountsAs(kind) is FixtureKind.Rail or FixtureKind.PullUpBar ? Hung
         : Tied;
 }

@@ -10,13 +10,18 @@ internal static class FixtureLoad
 {
     /// <summary>
     /// A share of body and load, split over the fixtures of a pair; of a band's anchor, what the band pulls at its
-    /// longest. A load that takes weight off hangs on the same fixture and is not subtracted.
+    /// longest, of what catches a bar the bar. A load that takes weight off hangs on the same fixture and is not subtracted.
     /// </summary>
     internal static Mass AtRest(Rung rung, PlacedFixture placed, FixtureNeed need, Exercise exercise, ClientProfile client)
     {
         if (need.Role == FixtureRole.Anchor)
         {
             return rung.Pull is { } pull ? Heavier(pull.Start, pull.End) : Mass.Zero;
+        }
+
+        if (need.Role == FixtureRole.Catch)
+        {
+            return Heavier(rung.Load, Mass.Zero);
         }
 
         var geometry = new SetUp([placed], null).Geometry;

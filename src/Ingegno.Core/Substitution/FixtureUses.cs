@@ -23,7 +23,7 @@ public static class FixtureUses
         [.. catalogue.Exercises
             .Where(e => e.Setting != Setting.Gym)
             .SelectMany(e => e.Fixtures.Select(need => (exercise: e, need)))
-            .Where(p => p.need.Role != FixtureRole.Anchor && p.need.Kinds.Any(kind => FixtureKinds.Serves(fixture.Kind, kind)))
+            .Where(p => p.need.Role is not (FixtureRole.Anchor or FixtureRole.Catch) && p.need.Kinds.Any(kind => FixtureKinds.Serves(fixture.Kind, kind)))
             .Select(p => (p.exercise, p.need, place: Placements.On(fixture, p.need, client, home).Places is [var first, ..] ? first : null))
             .Where(p => p.place is not null)
             .Select(p =>

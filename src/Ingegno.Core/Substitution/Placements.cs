@@ -65,9 +65,10 @@ internal static class Placements
     {
         var lowest = client.Stature * need.LowestOfStature.Fraction;
         var highest = client.Stature * need.HighestOfStature.Fraction;
-        if (fixture.Height >= lowest && fixture.Height <= highest)
+        UsableHeight[] right = [.. FixtureHeights.Of(fixture).Where(h => h.At >= lowest && h.At <= highest && (!h.LightOnly || need is { Role: FixtureRole.Hands, Bears: null, Count: 1 }))];
+        if (right.Length > 0)
         {
-            return new([Placed(fixture, partner, fixture.Height, need, client, null)], null);
+            return new([.. right.Select(h => Placed(fixture, partner, h.At, need, client, h.Where))], null);
         }
 
         // A post can be held, and a towel tied to a door's edge, anywhere below its top.
@@ -128,10 +129,10 @@ internal static class Placements
                 && string.CompareOrdinal(fixture.Id, other.Id) < 0);
 
     private static PlacedFixture Placed(
-        Fixture fixture, Fixture? partner, Length at, FixtureNeed need, ClientProfile client, string? strap)
+        Fixture fixture, Fixture? partner, Length at, FixtureNeed need, ClientProfile client, string? where)
     {
         var error = need.WantedOfStature is { } wanted ? at - (client.Stature * wanted.Fraction) : Length.Zero;
-        string? note = string.Join("; ", new[] { strap, Distance(need.Role, at, client), Off(need.Role, error) }.OfType<string>());
+        string? note = string.Join("; ", new[] { where, Distance(need.Role, at, client), Off(need.Role, error) }.OfType<string>());
         return new PlacedFixture(need.Role, fixture, at, error, partner, note.Length == 0 ? null : note);
     }
 

@@ -130,11 +130,12 @@ internal static class Prescribing
         {
             FixtureRole.RearFoot => "Rear foot",
             FixtureRole.ShouldersRaised => "Shoulders",
+            FixtureRole.Catch => "Bar",
             _ => placed.Role.ToString(),
         };
         string where = placed.Partner is { } partner ? $"{placed.Fixture.Name} and {partner.Name}" : placed.Fixture.Name;
         string note = placed.Note is null ? "" : $" ({placed.Note})";
-        return $"{role}: {where}, {(placed.Fixture.Kind == Homes.FixtureKind.Wall ? placed.Height : placed.Fixture.Height)}{note}";
+        return $"{role}: {where}, {(placed.Height < placed.Fixture.Height && placed.Fixture.Kind != Homes.FixtureKind.Wall ? placed.Fixture.Height : placed.Height)}{note}";
     }
 
     private static IEnumerable<string> FeetInWords(SetUp setUp)

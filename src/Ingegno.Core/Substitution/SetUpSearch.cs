@@ -211,6 +211,7 @@ public static class SetUpSearch
         FixtureKind.PullUpBar => "a pull-up bar",
         FixtureKind.CounterCorner => "a counter corner",
         FixtureKind.Stairs => "stairs",
+        FixtureKind.Rack => "a rack with safety arms",
         _ => "a " + kind.ToString().ToLowerInvariant(),
     };
 }

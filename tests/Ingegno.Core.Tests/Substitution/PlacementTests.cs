@@ -34,6 +34,55 @@ public class PlacementTests
         Find("table-row", home with { Kit = [Known with { Bears = Mass.FromKilograms(30) }] }).SetUps.ShouldBeEmpty();
     }
 
+    /// <summary>Hands on a higher step press less, feet on one more: every step is a set-up of its own, and named (common practice).</summary>
+    [Fact]
+    public void Every_step_of_a_stair_is_a_height_of_its_own()
+    {
+        var home = new Home { Fixtures = [People.Fixture(FixtureKind.Stairs, 0.18, check: People.Passed)] };
+        var raised = Find("incline-push-up", home).SetUps.Select(s => s.Placed[0]).ToArray();
+        raised.Select(p => Math.Round(p.Height.Metres / 0.18)).ShouldBe([1, 2, 3, 4, 5, 6]);
+        raised[2].Note!.ShouldContain("third step");
+        Find("feet-raised-push-up", home).SetUps.Select(s => s.Placed[0].Note!).ShouldContain(note => note.Contains("second step", StringComparison.Ordinal));
+        Find("incline-push-up", new Home { Fixtures = [People.Fixture(FixtureKind.Stairs, 0.40, check: People.Passed)] }).SetUps.Length.ShouldBe(1);
+    }
+
+    /// <summary>Leaned on, a back held by the wall stays; sat, stepped or dipped on it would tip.</summary>
+    [Fact]
+    public void The_back_of_a_chair_takes_hands_that_lean_and_nothing_more()
+    {
+        var home = new Home { Fixtures = [People.Fixture(FixtureKind.Chair, 0.45, check: People.Passed) with { BackHeight = Length.FromMetres(0.9), Count = 2 }] };
+        Find("incline-push-up", home).SetUps.ShouldContain(s => s.Placed[0].Height == Length.FromMetres(0.9) && s.Placed[0].Note!.Contains("wall", StringComparison.Ordinal));
+        foreach (var exercise in Catalogue.Shipped.Exercises.Where(e => e.Setting != Setting.Gym && e.Fixtures.Any(n => n.Role != FixtureRole.Hands || n.Bears is not null)))
+        {
+            Find(exercise.Id, home).SetUps.SelectMany(s => s.Placed).ShouldAllBe(p => p.Height < Length.FromMetres(0.9) || p.Fixture.Kind == FixtureKind.Wall, exercise.Id);
+        }
+    }
+
+    /// <summary>Nobody alone under a bar (common practice): on the back or over the chest only where safety arms of known strength passed.</summary>
+    [Theory]
+    [InlineData("back-squat")]
+    [InlineData("front-squat")]
+    [InlineData("barbell-bench-press")]
+    [InlineData("close-grip-bench-press")]
+    [InlineData("box-squat-barbell")]
+    public void A_bar_one_cannot_drop_wants_a_rack_that_passed(string exercise)
+    {
+        var rack = People.Fixture(FixtureKind.Rack, 1.6, check: People.Passed, bears: 300);
+        var home = new Home
+        {
+            Room = new Room { Headroom = Length.FromMetres(2.6) },
+            Fixtures = [People.Fixture(FixtureKind.Bench, 0.43, check: People.Passed, bears: 300)],
+            Kit = [new PlateLoadedBar { Id = "bar", Name = "Bar", Plates = [new Plates(Mass.FromKilograms(20), 6)] }],
+        };
+        Find(exercise, home).SetUps.ShouldBeEmpty();
+        Find(exercise, home with { Fixtures = [.. home.Fixtures, rack with { Check = null }] }).SetUps.ShouldBeEmpty();
+        Find(exercise, home with { Fixtures = [.. home.Fixtures, rack with { Bears = null }] }).SetUps.ShouldBeEmpty();
+        Find(exercise, home with { Fixtures = [.. home.Fixtures, rack] }).SetUps.SelectMany(s => s.Ladder.Rungs).Max(r => r.Load.Kilograms).ShouldBe(140, 0.01);
+        // Dropped, a bar counts twice.
+        Find(exercise, home with { Fixtures = [.. home.Fixtures, rack with { Bears = Mass.FromKilograms(160) }] }).SetUps
+            .SelectMany(s => s.Ladder.Rungs).Max(r => r.Load.Kilograms).ShouldBeLessThanOrEqualTo(80);
+    }
+
     [Fact]
     public void Two_chairs_of_nearly_one_height_make_a_pair_and_both_must_pass()
     {

@@ -227,12 +227,16 @@ public class SafetyPropertyTests
         bool hangs = plain is FixtureKind.Rail or FixtureKind.PullUpBar or FixtureKind.DoorAnchor or FixtureKind.Post;
         bool byHand = plain is FixtureKind.Post or FixtureKind.DoorAnchor;
         bool strapped = support.Height.Metres < fixture.Height.Metres - 1e-9 && need.Zone is null && !byHand;
-        bool level = strapped ? hangs : Math.Abs((support.Height - fixture.Height).Metres) <= 0.02 + 1e-9 || need.Zone is not null || (byHand && support.Height < fixture.Height);
+        bool step = fixture.Kind == FixtureKind.Stairs && Math.Abs(Math.IEEERemainder(support.Height.Metres, fixture.Height.Metres)) < 1e-6 && support.Height.Metres < 1.6;
+        bool leanedOn = fixture.BackHeight is { } back && support.Height == back && support.Role == FixtureRole.Hands && need.Bears is null;
+        bool level = strapped ? hangs : step || leanedOn || Math.Abs((support.Height - fixture.Height).Metres) <= 0.02 + 1e-9 || need.Zone is not null || (byHand && support.Height < fixture.Height);
         double most = fixture.Bears?.Kilograms ?? (hangs ? 0 : 110);
         double strapMost = strapped && support.Role == FixtureRole.Grip ? home.Kit.OfType<Straps>().Max(s => s.Bears!.Value.Kilograms) : double.MaxValue;
         double factor = need.Motion switch { FixtureMotion.Still => 1, FixtureMotion.Moving => 1.3, _ => 2 };
         double carried = client.BodyMass.Kilograms + Math.Max(0, given.Load.Kilograms);
-        double least = need.Bears is { } bears ? bears.Fraction * carried * factor / need.Count : 0;
+        double least = need.Bears is { } bears ? bears.Fraction * carried * factor / need.Count
+            : support.Role == FixtureRole.Catch ? given.Load.Kilograms * 2
+            : 0;
         return passed && rightHeight && level && need.Kinds.Contains(plain) && Math.Max(things, fixture.Count) >= need.Count
             && least <= Math.Min(most, strapMost) + 1e-6 && most > 0;
     }

@@ -56,6 +56,26 @@ public class WhatStaysTests
             given.Tempo!.Value.Seconds.ShouldBe(3);
         });
 
+    /// <summary>A garage with rack, bar and bench needs no stand-in for the lifts of the bar, to the plate.</summary>
+    [Theory]
+    [InlineData("back-squat", 110)]
+    [InlineData("front-squat", 85)]
+    [InlineData("barbell-bench-press", 102.5)]
+    [InlineData("stiff-leg-deadlift", 107.5)]
+    [InlineData("push-press", 67.5)]
+    public void Lifts_of_the_bar_stay_where_rack_bar_and_bench_are(string exercise, double kilograms)
+    {
+        var garage = new Home
+        {
+            Room = new Room { Headroom = Length.FromMetres(2.6), FloorLength = Length.FromMetres(4) },
+            Fixtures = [People.Fixture(FixtureKind.Rack, 1.6, check: People.Passed, bears: 400), People.Fixture(FixtureKind.Bench, 0.43, check: People.Passed, bears: 300)],
+            Kit = [new PlateLoadedBar { Id = "bar", Name = "Bar", Plates = [new Plates(Mass.FromKilograms(20), 6), new Plates(Mass.FromKilograms(10), 2), new Plates(Mass.FromKilograms(2.5), 2), new Plates(Mass.FromKilograms(1.25), 4)] }],
+        };
+        var given = new Member(Fit, garage).Line(exercise, 4, 5, intensity: new(Load: Mass.FromKilograms(kilograms))).Chosen!.Prescription;
+        (given.Exercise, given.Load.Kilograms).ShouldBe((exercise, kilograms));
+        given.Counts.ShouldBe([5, 5, 5, 5]);
+    }
+
     /// <summary>Advice never names a rung the client is kept from, nor one with no place here.</summary>
     [Fact]
     public void What_is_too_easy_names_only_a_next_rung_that_is_possible()

@@ -2072,7 +2072,7 @@ export interface components {
             /** @description The owner's word for it: "Berth", "Saloon table". */
             name: string;
             kind: components["schemas"]["FixtureKind"];
-            /** @description Height of the bearing surface, rail or anchor above the floor; of a post, tree or door the highest usable point. */
+            /** @description Height of the bearing surface, rail or anchor above the floor; of a post, tree or door the highest usable point, of a stair one step. */
             height: components["schemas"]["Length"];
             backHeight: null | components["schemas"]["Length"];
             /**
@@ -2098,7 +2098,7 @@ export interface components {
          * @description What kind of thing carries the hands, the feet or the body. Needs of exercises are written in these.
          * @enum {unknown}
          */
-        FixtureKind: "wall" | "counter" | "counterCorner" | "table" | "chair" | "sofa" | "bed" | "ottoman" | "bench" | "step" | "stairs" | "rail" | "banister" | "gate" | "fence" | "beam" | "doorAnchor" | "post" | "tree" | "pullUpBar";
+        FixtureKind: "wall" | "counter" | "counterCorner" | "table" | "chair" | "sofa" | "bed" | "ottoman" | "bench" | "step" | "stairs" | "rail" | "banister" | "gate" | "fence" | "beam" | "doorAnchor" | "post" | "tree" | "pullUpBar" | "rack";
         /**
          * @description How the body loads the fixture; the dynamic factors of section 3.
          * @enum {unknown}
@@ -2141,7 +2141,7 @@ export interface components {
          * @description What a fixture is for in an exercise.
          * @enum {unknown}
          */
-        FixtureRole: "hands" | "feet" | "seat" | "rearFoot" | "shouldersRaised" | "step" | "grip" | "support" | "anchor";
+        FixtureRole: "hands" | "feet" | "seat" | "rearFoot" | "shouldersRaised" | "step" | "grip" | "support" | "anchor" | "catch";
         /** @description What one exercise would put on a fixture, against what it may carry. */
         FixtureUse: {
             exercise: string;

@@ -74,7 +74,8 @@ export const ROLES = {
 	step: 'step up on',
 	grip: 'grip',
 	support: 'hold on to',
-	anchor: 'tie to'
+	anchor: 'tie to',
+	catch: 'bar caught by'
 } as const satisfies Record<OwnFixture['role'], string>;
 
 /** Heights by the standing body they reach to, over stature (after the segment lengths of Drillis and Contini 1966; from memory, rounded). */

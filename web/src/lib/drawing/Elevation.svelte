@@ -42,7 +42,7 @@
 	});
 	const hangs = (fixture: Fixture) =>
 		['rail', 'banister', 'gate', 'fence', 'beam', 'pullUpBar'].includes(fixture.kind);
-	const stands = (fixture: Fixture) => ['post', 'tree', 'doorAnchor', 'wall'].includes(fixture.kind);
+	const stands = (fixture: Fixture) => ['post', 'tree', 'doorAnchor', 'wall', 'rack'].includes(fixture.kind);
 	const standing = (fixture: Fixture) => {
 		if (fixture.glass) return { tone: 'never', words: 'never: glass' };
 		if (!fixture.check) return { tone: 'open', words: 'not checked' };

@@ -6,7 +6,7 @@
 	import CheckForm from './CheckForm.svelte';
 	import MassField from './MassField.svelte';
 	import NumberField from './NumberField.svelte';
-	import { FIXTURE_NAMES } from './words';
+	import { FIXTURE_NAMES, HEIGHT_ASKED } from './words';
 
 	/** One fixture: what it is, how high, what it may carry, its check, and what exercises would put on it. */
 	interface Props {
@@ -68,7 +68,7 @@
 					</select>
 				</label>
 				<NumberField
-					label="Height above the floor, cm"
+					label={HEIGHT_ASKED[draft.kind] ?? 'Height above the floor, cm'}
 					value={draft.height > 0 ? draft.height * 100 : null}
 					onread={(cm) => (draft.height = (cm ?? 0) / 100)}
 				/>

@@ -23,7 +23,14 @@ export const FIXTURE_NAMES: Record<FixtureKind, string> = {
 	doorAnchor: 'door with anchor',
 	post: 'post',
 	tree: 'tree',
-	pullUpBar: 'pull-up bar'
+	pullUpBar: 'pull-up bar',
+	rack: 'rack with safety arms'
+};
+
+/** What is asked of a kind instead of its height above the floor. */
+export const HEIGHT_ASKED: Partial<Record<FixtureKind, string>> = {
+	stairs: 'One step, cm',
+	rack: 'Highest hook, cm'
 };
 
 export const HOLD_NAMES: Record<HeldImplement['hold'], string> = {
