@@ -57,7 +57,7 @@ public readonly record struct StandIn(CandidateClass Class, double Off)
     /// <summary>A growth or strength line ends with so many left at most, and one that asked for none is not off with two (common practice).</summary>
     private const double MostAsked = 4, FewestAsked = 2;
 
-    /// <summary>Of two doses in the zone the one without a measure comes first (common practice).</summary>
+    /// <summary>Of two doses in the zone the one without a measure, or without a band beside the weight, comes first (common practice).</summary>
     private const double PlainFirst = 0.03;
 
     /// <summary>Repetitions over what was asked that still count as its effort: one, and the half it is rounded by (common practice).</summary>
@@ -99,7 +99,8 @@ public readonly record struct StandIn(CandidateClass Class, double Off)
         double off = Math.Min(1, (over / (double)zone.Most) + (left / FarFromFailure) + (FurtherMeasure * Math.Max(0, techniques - 1)));
         if (off <= 0)
         {
-            return new(exercise.Id == written.Id ? CandidateClass.AsWritten : InZone(written, exercise, setUp, dose, role), techniques * PlainFirst);
+            int beside = dose.Rung.Pull is not null && setUp.Implement?.Hold != Hold.Band ? 1 : 0;
+            return new(exercise.Id == written.Id ? CandidateClass.AsWritten : InZone(written, exercise, setUp, dose, role), (techniques + beside) * PlainFirst);
         }
 
         // Far too light, but the movement itself: easy repetitions of it come before an imitation without a load.

@@ -31,7 +31,9 @@ internal static class KeptAsWritten
 
         if (line.Intensity is { Load: not null } or { Percent: not null })
         {
-            var nearest = RungChoice.Nearest(setUp.Ladder, intent.Load);
+            // Weights and bands that only together come near it are not the written load.
+            var plain = setUp.Implement is { Hold: Hold.Band } ? setUp.Ladder : new LoadLadder([.. setUp.Ladder.Rungs.Where(r => r.Pull is null)]);
+            var nearest = RungChoice.Nearest(plain, intent.Load);
             return nearest is not null && IsNear(nearest.Load, intent.Load) ? nearest : null;
         }
 

@@ -42,8 +42,8 @@ internal static class Prescribing
             Geometry = candidate.SetUp.Geometry,
             Supports = [.. candidate.SetUp.Placed.Where(p => p.Fixture.Kind != Homes.FixtureKind.Wall).SelectMany(Supporting)],
             Placement = [.. candidate.SetUp.Placed.Where(IsTold).Select(PlacementInWords), .. FeetInWords(candidate.SetUp)],
-            SetUp = exercise.SetUp,
-            Cues = [.. TypedInstructions.For(line, written, candidate, client), .. Told(dose, exercise), .. exercise.Cues, .. Shifted(written, exercise), .. candidate.Leanings.Select(l => l.Cue).OfType<string>(), .. FormFirst(line), .. LeftToTheDay(line)],
+            SetUp = CueVariants.Of(exercise.SetUp, candidate.Leanings),
+            Cues = [.. TypedInstructions.For(line, written, candidate, client), .. Told(dose, exercise), .. CueVariants.Of(exercise.Cues, candidate.Leanings), .. Shifted(written, exercise), .. CueVariants.Added(candidate.Leanings), .. FormFirst(line), .. LeftToTheDay(line)],
             Cautions = exercise.Cautions,
         };
     }

@@ -15,11 +15,11 @@ internal static class SchoolLeanings
 
     internal static IEnumerable<Leaning> On(Exercise e, HouseRules rules)
     {
-        foreach (var (teaching, applies, worth, cue) in Table(e))
+        foreach (var (teaching, applies, worth, cue, overrules) in Table(e))
         {
             if (applies && rules.Teaches(teaching))
             {
-                yield return new(School.Named(teaching), worth, cue);
+                yield return new(School.Named(teaching), worth, cue) { Overrules = [.. overrules] };
             }
         }
     }
@@ -47,24 +47,24 @@ internal static class SchoolLeanings
         string? Refused(bool applies, Teaching teaching) => applies && rules.Teaches(teaching) ? School.Named(teaching) : null;
     }
 
-    private static IEnumerable<(Teaching Teaching, bool Applies, double Worth, string? Cue)> Table(Exercise e)
+    private static IEnumerable<(Teaching Teaching, bool Applies, double Worth, string? Cue, string[] Overrules)> Table(Exercise e)
     {
         bool pushUp = e.Family == ExerciseFamily.PushUps, squat = e.Pattern == Pattern.Squat;
         bool lunge = e.Family == ExerciseFamily.LungesAndSteps && e.Sides == Sides.OneAtATime;
         bool bridge = e.Pattern == Pattern.HipThrust;
         bool facePull = e is { Pattern: Pattern.RearFly, Line: LineOfForce.FromTheFrontHigh };
         bool pressOrSquat = e.Kind == MovementKind.Compound && !e.IsBallistic && (squat || e.Pattern is Pattern.HorizontalPress or Pattern.VerticalPress);
-        yield return (Teaching.KeepTension, pressOrSquat, 1, "Stop just short of straight: keep the tension");
-        yield return (Teaching.BladesBack, pushUp, 1, "Blades held back and down throughout");
-        yield return (Teaching.KneesBehindToes, squat, 1, "Shins near upright: knees stay behind the toes");
-        yield return (Teaching.LungesAlternating, lunge, 1, "Alternate the sides; the count is for each side");
-        yield return (Teaching.RearSmallSwing, e is { Pattern: Pattern.RearFly, Kind: MovementKind.Isolation }, 1, "A small swing is fine on the last ones");
-        yield return (Teaching.BridgesArched, bridge, 1, "Finish tall, a small arch is fine");
-        yield return (Teaching.FacePullThumbsDown, facePull, 1, "End with the thumbs down");
-        yield return (Teaching.DepthParallel, squat, 1, "Thighs to parallel, no deeper");
-        yield return (Teaching.HoldsToComfort, e.Counted == Counted.Seconds, 1, "Stop while it is still comfortable");
-        yield return (Teaching.PushUpsByHigherHands, e.Load.Body == BodyModel.KneelingPushUp, OtherRegression, null);
-        yield return (Teaching.PushUpsByKneeling, pushUp && e.Load.Body == BodyModel.PushUp && IsEasier(e), OtherRegression, null);
+        yield return (Teaching.KeepTension, pressOrSquat, 1, "Stop just short of straight: keep the tension", ["lock out", "straight arms", "arms straight", "stand tall", "stand up tall"]);
+        yield return (Teaching.BladesBack, pushUp, 1, "Blades held back and down throughout", ["blades glide", "push the floor away"]);
+        yield return (Teaching.KneesBehindToes, squat, 1, "Shins near upright: knees stay behind the toes", ["over the toes", "knees forward"]);
+        yield return (Teaching.LungesAlternating, lunge, 1, "Alternate the sides; the count is for each side", []);
+        yield return (Teaching.RearSmallSwing, e is { Pattern: Pattern.RearFly, Kind: MovementKind.Isolation }, 1, "A small swing is fine on the last ones", ["no swing"]);
+        yield return (Teaching.BridgesArched, bridge, 1, "Finish tall, a small arch is fine", ["ribs down"]);
+        yield return (Teaching.FacePullThumbsDown, facePull, 1, "End with the thumbs down", ["thumbs back", "thumbs up"]);
+        yield return (Teaching.DepthParallel, squat, 1, "Thighs to parallel, no deeper", ["deep"]);
+        yield return (Teaching.HoldsToComfort, e.Counted == Counted.Seconds, 1, "Stop while it is still comfortable", ["before the grip fails"]);
+        yield return (Teaching.PushUpsByHigherHands, e.Load.Body == BodyModel.KneelingPushUp, OtherRegression, null, []);
+        yield return (Teaching.PushUpsByKneeling, pushUp && e.Load.Body == BodyModel.PushUp && IsEasier(e), OtherRegression, null, []);
     }
 
     /// <summary>Made easier by higher hands or a sling.</summary>

@@ -24,7 +24,7 @@ internal static class TraitLeanings
         Trait.BackArches when e.Pattern == Pattern.VerticalPress && e.Fixtures.All(n => n.Role != FixtureRole.Seat) =>
             new("Back arches", 0.93, "Ribs down, buttocks tight before every press"),
         Trait.BackArches when e.Pattern is Pattern.HipThrust or Pattern.TrunkBrace or Pattern.TrunkFlexion =>
-            new("Back arches", 1, "Ribs down: stop when the small of the back lifts or sags"),
+            new("Back arches", 1, "Ribs down: stop when the small of the back lifts or sags") { Overrules = ["a small arch"] },
         Trait.OneSideStronger when e.Sides == Sides.OneAtATime =>
             new("One side stronger", 1, "Weaker side first; the stronger side stops at its count"),
         Trait.OneSideStronger when e.Pattern is not (Pattern.TrunkBrace or Pattern.TrunkFlexion) => new("One side stronger", 0.92),

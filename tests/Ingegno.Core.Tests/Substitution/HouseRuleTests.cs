@@ -39,6 +39,35 @@ public class HouseRuleTests
         after.Leanings.Select(l => l.Name).ShouldContain(School.Named(side));
     }
 
+    /// <summary>What says the opposite goes when a side comes in: a client is never told both (common practice).</summary>
+    [Theory]
+    [InlineData("maren-ostholt", "front-squat", "goblet-squat", Teaching.KeepTension, "tall")]
+    [InlineData("tomas-brevik", "barbell-bench-press", "deep-push-up", Teaching.BladesBack, "glide")]
+    [InlineData("tomas-brevik", "barbell-bench-press", "kneeling-push-up", Teaching.BladesBack, "floor away")]
+    [InlineData("aldo-ferrin", "walking-lunge", "split-squat", Teaching.KneesBehindToes, "over the toes")]
+    [InlineData("joost-aalders", "face-pull", "band-face-pull", Teaching.FacePullThumbsDown, "thumbs back")]
+    [InlineData("maren-ostholt", "front-squat", "body-weight-squat", Teaching.DepthParallel, "As deep")]
+    public void A_side_stands_in_place_of_the_cue_it_contradicts(string member, string written, string exercise, Teaching side, string opposite)
+    {
+        var before = Way(Of(member).Line(written, 3, 10), exercise).Prescription;
+        var after = Way(Of(member).Line(written, 3, 10, Taught(side)), exercise).Prescription;
+        before.Cues.Concat(before.SetUp).ShouldContain(c => c.Contains(opposite, StringComparison.OrdinalIgnoreCase));
+        after.Cues.Concat(after.SetUp).ShouldNotContain(c => c.Contains(opposite, StringComparison.OrdinalIgnoreCase));
+        after.Cues.ShouldNotBeEmpty();
+        after.SetUp.ShouldNotBeEmpty();
+    }
+
+    /// <summary>The client's own trait comes before the practice's rule.</summary>
+    [Fact]
+    public void Who_arches_is_not_told_that_a_small_arch_is_fine()
+    {
+        var member = Of("nadia-oskarsen");
+        var arching = new Member(member.Client with { Traits = [Ingegno.Core.Clients.Trait.BackArches] }, member.Home);
+        var cues = Way(arching.Line("barbell-hip-thrust", 3, 10, Taught(Teaching.BridgesArched)), "mini-band-hip-thrust").Prescription.Cues;
+        cues.ShouldNotContain(c => c.Contains("arch is fine", StringComparison.Ordinal));
+        cues.ShouldContain(c => c.Contains("small of the back", StringComparison.Ordinal));
+    }
+
     /// <summary>A side that takes an exercise out: the refusal names it.</summary>
     [Theory]
     [InlineData("maren-ostholt", "leg-extension", "heel-raised-squat", Teaching.KneesBehindToes)]

@@ -2785,7 +2785,7 @@ export interface components {
              * @default 1
              */
             worth: number;
-            /** @description Added to the exercise's own cues; null for none. */
+            /** @description Told in place of the exercise's own cues that it contradicts, else beside them; null for none. */
             cue: null | string;
             /** @description What it changed in the dose, in words; null for nothing. */
             dose: null | string;
