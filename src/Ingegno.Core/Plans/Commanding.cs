@@ -33,7 +33,8 @@ public static class Commanding
                         Prescription = step.Step.Next,
                         // Repetitions climb from where they started; anything else starts anew.
                         Start = step.Step.Kind == StepKind.Repetitions ? was.Start ?? asked : step.Step.Next,
-                        Since = step.LastLogged?.AddDays(1) ?? was.Since,
+                        // Sets are judged by what they were asked as: with the same load the sessions before go on counting.
+                        Since = step.Step.Kind == StepKind.Repetitions ? was.Since : step.LastLogged?.AddDays(1) ?? was.Since,
                     }),
                 ],
             });

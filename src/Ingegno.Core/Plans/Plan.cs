@@ -35,7 +35,7 @@ public sealed record PlannedLine(int Line, string Tag, string? Group, string Wri
     /// <summary>The line as it was when anything but repetitions was last raised; null in plans that did not keep it.</summary>
     public Prescription? Start { get; init; }
 
-    /// <summary>First day whose sets count for the next step: what earned the last one earns nothing twice. Null: all do.</summary>
+    /// <summary>First day whose sets count for the next step: what earned another load, exercise or tempo earns nothing twice. Null: all do.</summary>
     public DateOnly? Since { get; init; }
 
     /// <summary>Harder variations possible when it was rebuilt, nearest first.</summary>

@@ -20,11 +20,7 @@ internal static class LastSessions
     /// <summary>Soreness of 0 to 3 before the next day for the muscle, from which nothing is added.</summary>
     private const int StillSore = 2;
 
-    /// <param name="sessions">Newest first, sets in order.</param>
-    internal static Step? Against(LineCase about, SetLog[][] sessions) =>
-        Pain(about, sessions[0]) ?? StopReasons(about.Line, sessions) ?? Falling(about, sessions) ?? Short(about, sessions[0]) ?? NotAskedYet(about, sessions[0]) ?? Sore(about);
-
-    private static Step? Pain(LineCase about, SetLog[] last)
+    internal static Step? Pain(LineCase about, SetLog[] last)
     {
         var line = about.Line;
         var worst = last.MaxBy(l => l.Pain)!;
@@ -67,7 +63,7 @@ internal static class LastSessions
             : null;
     }
 
-    private static Step? StopReasons(Prescription line, SetLog[][] sessions)
+    internal static Step? StopReasons(Prescription line, SetLog[][] sessions)
     {
         bool Ran(StopReason reason) => sessions.Length >= Running && sessions.Take(Running).All(s => s.Any(set => set.Stopped == reason));
         return Ran(StopReason.Grip)
@@ -91,7 +87,7 @@ internal static class LastSessions
             : null;
     }
 
-    private static Step? Falling(LineCase about, SetLog[][] sessions)
+    internal static Step? Falling(LineCase about, SetLog[][] sessions)
     {
         var line = about.Line;
         if (sessions.Length < Running || !sessions.Take(Running).All(s => Missed(about.AskedOf(s), s) > 0))
@@ -100,24 +96,30 @@ internal static class LastSessions
         }
 
         string reason = $"short of {about.AskedOf(sessions[0]).CountInWords}, {Running} sessions running";
-        bool forecast = !Foreseen.Of(line, about.Exercise, about.Client, about.Anchor).IsEmpty;
-        if ((forecast ? RungThatFits(about) : about.Implement?.Ladder.Below(line.Load)) is { } rung && rung.Load > Mass.Zero)
+        // A small miss is small: a rung that is a step, else the count that is done.
+        if (Correction.StepDown(about) is { } lighter)
         {
-            return new Step(
-                StepKind.Back, $"Back to {rung.Load}: {reason}.", ["Lighter and clean beats the same again and short."],
-                line with { Load = rung.Load, LoadInWords = Loads.LoadWords.Of(rung, about.Implement!) });
+            return new Step(StepKind.Back, $"Back to {lighter.Load}: {reason}.", ["Lighter and clean beats the same again and short."], lighter);
         }
 
         var fewer = AsDone(line, sessions[0]);
         return new Step(StepKind.Back, $"Back to what is done, {fewer.CountInWords}: {reason}.", [], fewer);
     }
 
-    private static Step? Short(LineCase about, SetLog[] last)
+    /// <summary>Short by so small a part that it may be a plateau as well as a load too high.</summary>
+    private const double SlightlyShort = 1.0 / 6;
+
+    internal static bool IsSlightlyShort(LineCase about, SetLog[] last) =>
+        about.AskedOf(last) is var asked && Missed(asked, last) is > 0 and var missed && missed <= SlightlyShort * asked.Counts.Sum();
+
+    internal static Step? Short(LineCase about, SetLog[][] sessions)
     {
+        var last = sessions[0];
         var (line, was) = (about.Line, about.AskedOf(last));
-        if (last.Length < about.SetsAsked(last))
+        // Asked about once; who always logs so is judged by what is there, and the desk says so.
+        if (last.Length < about.SetsAsked(last) && !(sessions.Length > 1 && sessions[1].Length < about.SetsAsked(sessions[1])))
         {
-            return new Step(StepKind.Hold, $"The same again: {last.Length} of {was.Counts.Length} sets were done.", [], line);
+            return new Step(StepKind.Hold, $"The same again: {last.Length} of {was.Counts.Length} sets were done.", ["If the others were done too they were not logged: worth asking once."], line);
         }
 
         int missed = Missed(was, last);
@@ -134,10 +136,9 @@ internal static class LastSessions
         }
 
         ImmutableArray<string> why = [$"A third or more short is more than a bad day: {was.CountInWords} was too much."];
-        if (RungThatFits(about) is { } rung)
+        if (Correction.Lighter(about) is { } lighter)
         {
-            return new Step(
-                StepKind.TooMuch, $"Down to {rung.Load}: {of}.", why, line with { Load = rung.Load, LoadInWords = Loads.LoadWords.Of(rung, about.Implement!) });
+            return new Step(StepKind.TooMuch, $"Down to {lighter.Load}, {lighter.CountInWords}: {of}.", why, lighter);
         }
 
         var fewer = AsDone(line, last);
@@ -145,7 +146,7 @@ internal static class LastSessions
     }
 
     /// <summary>A line that asks more than it did earns nothing on what it asked before.</summary>
-    private static Step? NotAskedYet(LineCase about, SetLog[] last)
+    internal static Step? NotAskedYet(LineCase about, SetLog[] last)
     {
         var (line, was) = (about.Line, about.AskedOf(last));
         return was.Counts.Sum() < line.Counts.Sum() && was.Count == line.Count
@@ -155,28 +156,14 @@ internal static class LastSessions
             : null;
     }
 
-    /// <summary>The heaviest load at which what was asked is forecast now, with what was learned from the miss. Null where there is none.</summary>
-    private static Loads.Rung? RungThatFits(LineCase about)
-    {
-        var rung = about.Implement?.Ladder.Below(about.Line.Load);
-        while (rung is { } at && at.Load > Mass.Zero)
-        {
-            if (Foreseen.Leaves(0, about.Line with { Load = at.Load }, about.Exercise, about.Client, about.Anchor))
-            {
-                return at;
-            }
-
-            rung = about.Implement!.Ladder.Below(at.Load);
-        }
-
-        return null;
-    }
-
     /// <summary>No more than was done in the last session; what it left out stays as it was.</summary>
     private static Prescription AsDone(Prescription line, SetLog[] last) =>
-        line with { Counts = [.. line.Counts.Select((c, i) => Math.Max(1, Math.Min(c, i < last.Length ? Sides.Done(last[i]) : c)))] };
+        line with { Counts = Falling([.. line.Counts.Select((c, i) => Math.Min(c, i < last.Length ? Sides.Done(last[i]) : c))]) };
 
-    private static Step? Sore(LineCase about) =>
+    /// <summary>No later set asks more than an earlier one, and each asks one at least.</summary>
+    internal static ImmutableArray<int> Falling(ImmutableArray<int> done) => [.. done.Select((_, i) => Math.Max(1, done.Take(i + 1).Min()))];
+
+    internal static Step? Sore(LineCase about) =>
         about.Sore >= StillSore
             ? new Step(
                 StepKind.Hold, $"The same again: still sore, {about.Sore} of 3, before the next day for it.",

@@ -51,6 +51,12 @@ public sealed record LineCase(
     internal Prescription AskedOf(SetLog[] session) =>
         session.Select(s => AskedAs.GetValueOrDefault(s.Id)).FirstOrDefault(p => p is not null && p.Exercise == Line.Exercise && !p.Counts.IsEmpty) ?? Line;
 
+    /// <summary>The day it is decided on; null where days off are not to count.</summary>
+    public DateOnly? Today { get; init; }
+
+    /// <summary>Sets of the newest session where they were done with another load than the line's, in order; else empty.</summary>
+    public ImmutableArray<SetLog> Otherwise { get; init; } = [];
+
     /// <summary>Decides what is raised first.</summary>
     public Purpose Purpose { get; init; } = Purpose.Growth;
 }

@@ -75,13 +75,21 @@ public sealed record Step(StepKind Kind, string Sentence, ImmutableArray<string>
 }
 
 /// <summary>
-/// Next week by the progression order: pain decides before anything, then what ended the last sets; then one thing is raised, load before
-/// repetitions before a set, a variation, tempo and a pause, each when the one before has run out.
+/// Next week by a table of rules: the first that has something to say decides. Pain comes before anything, then what the last sessions say
+/// against going on, then a dose that is plainly wrong; else one thing is raised, load before repetitions before a set, a variation, tempo and a
+/// pause, each when the one before has run out.
 /// </summary>
 public static class NextStep
 {
-    /// <summary>A held line grows by so many seconds (coach).</summary>
-    private const int SecondsAStep = 5;
+    /// <summary>A held line grows by so many seconds, a carried one by so many metres (coach).</summary>
+    private const int SecondsAStep = 5, MetresAStep = 10;
+
+    private static int StepOf(CountKind count) => count switch
+    {
+        CountKind.Seconds => SecondsAStep,
+        CountKind.Metres => MetresAStep,
+        _ => 1,
+    };
 
     /// <summary>Repetitions added at once where every set had them to spare (coach).</summary>
     private const int MostAtOnce = 4;
@@ -95,25 +103,56 @@ public static class NextStep
         [
             .. about.Logs.GroupBy(l => l.On).OrderByDescending(g => g.Key).Select(g => g.OrderBy(l => l.SetNumber).ToArray()),
         ];
+        if (!about.Otherwise.IsEmpty && (sessions.Length == 0 || about.Otherwise[0].On > sessions[0][0].On) && CleanWork.OtherLoad(about, [.. about.Otherwise]) is { } based)
+        {
+            return based;
+        }
+
         if (sessions.Length == 0)
         {
             return null;
         }
 
-        var step = LastSessions.Against(about, sessions)
-            ?? (about.Week == WeekKind.Full ? null : new Step(StepKind.Hold, "The same again: the week was a lighter one, and the full sets come first.", [], line))
-            ?? SchoolStep.For(about, sessions)
-            ?? (line.Form == SetForm.RestPause ? MoreInAll(line, about.Rules) : null)
-            ?? Stuck(about, sessions)
-            ?? Raised(about, sessions);
+        var step = Against.Select(rule => rule(about, sessions)).FirstOrDefault(s => s is not null)
+            ?? CleanWork.AtLeast(Onward.Select(rule => rule(about, sessions)).First(s => s is not null)!, about, sessions[0]);
         return Sides.Told(sessions[0]) is { } told ? step with { Arithmetic = step.Arithmetic.Add(told) } : step;
     }
 
-    /// <summary>A flat line over eight exposures, where the last session did not beat its target either.</summary>
+    /// <summary>One rule: null where it has nothing to say.</summary>
+    /// <param name="sessions">Newest first, sets in order; at least one.</param>
+    private delegate Step? Rule(LineCase about, SetLog[][] sessions);
+
+    /// <summary>What speaks against going on, worst first.</summary>
+    private static readonly ImmutableArray<Rule> Against =
+    [
+        (about, sessions) => LastSessions.Pain(about, sessions[0]),
+        LayOff.Of,
+        (about, sessions) => LastSessions.StopReasons(about.Line, sessions),
+        (about, sessions) => sessions.Length >= Plateau.Back && LastSessions.IsSlightlyShort(about, sessions[0]) ? Stuck(about, sessions) : null,
+        LastSessions.Falling,
+        LastSessions.Short,
+        CleanWork.AtTheEnd,
+        (about, sessions) => LastSessions.NotAskedYet(about, sessions[0]),
+        (about, _) => LastSessions.Sore(about),
+        (about, _) => SchoolStep.Capped(about),
+        (about, _) => about.Week == WeekKind.Full ? null : new Step(StepKind.Hold, "The same again: the week was a lighter one, and the full sets come first.", [], about.Line),
+    ];
+
+    /// <summary>How it goes on; the last always has something to say.</summary>
+    private static readonly ImmutableArray<Rule> Onward =
+    [
+        Correction.Up,
+        SchoolStep.For,
+        (about, _) => about.Line.Form == SetForm.RestPause ? MoreInAll(about.Line, about.Rules) : null,
+        Stuck,
+        Raised,
+    ];
+
+    /// <summary>A flat line over four exposures without a better set, where the last session did not beat its target either.</summary>
     private static Step? Stuck(LineCase about, SetLog[][] sessions)
     {
         var trend = Plateau.Of(about.Estimates);
-        if (trend is Trend.TooEarly or Trend.Rising || Over(about.AskedOf(sessions[0]), sessions[0]) > 0)
+        if (trend is Trend.TooEarly or Trend.Rising || Over(about.AskedOf(sessions[0]), sessions[0]) > 0 || IsBetterLately(sessions))
         {
             return null;
         }
@@ -130,15 +169,23 @@ public static class NextStep
             : new(StepKind.Stuck, $"{about.Line.Name} has stood still for {Plateau.Back} exposures: an easier week, or another exercise.", arithmetic, null);
     }
 
+    /// <summary>A set of the last exposures beats every one before them at this load.</summary>
+    private static bool IsBetterLately(SetLog[][] sessions) =>
+        sessions.Length > Plateau.Back && sessions.Take(Plateau.Back).Max(Best) > sessions.Skip(Plateau.Back).Max(Best);
+
+    private static int Best(SetLog[] session) => session.Max(Sides.Done);
+
     private static Step Raised(LineCase about, SetLog[][] sessions)
     {
         var line = about.Line;
-        foreach (var what in ProgressionOrder.For(about.Purpose, about.Rules))
+        int spare = Spare(about, sessions);
+        foreach (var what in spare > 0 ? ProgressionOrder.ForEasy(about.Purpose, about.Rules) : ProgressionOrder.For(about.Purpose, about.Rules))
         {
             var step = what switch
             {
                 Raise.Load => Rung(about, sessions),
-                Raise.Repetitions => MoreRepetitions(line, TopOf(about), Spare(about, sessions), about.Rules, WhyRepetitions(about)),
+                Raise.Repetitions => MoreRepetitions(line, TopOf(about), spare, about.Rules, WhyRepetitions(about)),
+                Raise.Set when spare > 0 && Further(about, [what]) is { } more => WithAll(line, more),
                 _ => Further(about, [what]) is { } raised ? new Step(KindOf(raised.What), Sentence(raised), [], raised.Next) : null,
             };
             if (step is not null)
@@ -148,6 +195,13 @@ public static class NextStep
         }
 
         return new(StepKind.Hold, $"The same again: nothing on this line is left to raise here, {WhyRepetitions(about)}.", [], line);
+    }
+
+    /// <summary>Where every set had some to spare the counts stay as they are beside the new one: shared out they would only get easier.</summary>
+    private static Step WithAll(Prescription line, Raised more)
+    {
+        var next = more.Next with { Counts = [.. line.Counts, line.Counts[^1]] };
+        return new(StepKind.Set, $"Add a set more: {next.CountInWords}.", ["Every set had some to spare: none is made shorter for it."], next);
     }
 
     /// <summary>What is raised once load and repetitions have run out.</summary>
@@ -187,7 +241,7 @@ public static class NextStep
     /// <summary>Up to the top of the range and a few more where the start is known; else to the cap, where nothing can be added.</summary>
     private static int TopOf(LineCase about) =>
         about.Start is { } start ? ProgressionOrder.TopOf(start, about.Rules)
-        : about.Anchor is null || !about.Line.Count.IsRepetitions() ? about.Line.TopOfRange + 1
+        : about.Anchor is null || !about.Line.Count.IsRepetitions() ? about.Line.TopOfRange + StepOf(about.Line.Count)
         : about.Rules.RepetitionCap;
 
     /// <summary>A line that may not be trained as it was planned, whatever was logged on it.</summary>
@@ -207,8 +261,8 @@ public static class NextStep
 
         double jump = LoadStep.Jump(line, exercise, rung, client, anchor);
         string jumpWords = $"{line.Load} to {rung.Load} is {jump * 100:0.#} % more of what the muscles meet";
-        int overTwice = sessions.Take(LoadStep.SessionsRunning).Count(s => Over(about.AskedOf(s), s) >= LoadStep.OverTarget);
         var there = line with { Counts = FromStart(about) };
+        int overTwice = sessions.Take(LoadStep.SessionsRunning).Count(s => Beyond(about.AskedOf(s), s[Math.Min(line.Counts.Length, s.Length) - 1], there.Counts[^1]) >= LoadStep.OverTarget);
         int? earning = LoadStep.EarningCount(there, exercise, rung, client, anchor, rules);
         // A step small enough to take is earned over two sessions, never by one good day.
         bool earned = jump > LoadStep.Largest && sessions[0].Take(line.Counts.Length).All(s => Sides.Done(s) >= earning);
@@ -234,6 +288,13 @@ public static class NextStep
                 line);
         }
 
+        if (PlainFormulas.Repetitions(sessions[0], line, exercise, rung) is { } plain && plain < there.Counts.Min())
+        {
+            string bound = $"Epley and Brzycki, the lower, give {plain:0.#} with {rung.Load} after the last set";
+            return MoreRepetitions(line, line.Counts.Max() + 1, 0, rules, $"{rung.Load} comes when they bear it", jumpWords + ".", bound + ".")
+                ?? new Step(StepKind.Hold, $"The same again: {rung.Load} comes when it bears {there.Counts.Min()}.", [jumpWords + ".", bound + "."], line);
+        }
+
         if (!earned && Farther(about, rung) is { } farther)
         {
             jumpWords = $"{line.Load} to {farther.Load} is {LoadStep.Jump(line, exercise, farther, client, anchor) * 100:0.#} % more of what the muscles meet, "
@@ -243,9 +304,9 @@ public static class NextStep
 
         return new Step(
             StepKind.Load,
-            $"Take {rung.Load} next: {(earned ? there : line).CountInWords}.",
+            $"Take {rung.Load} next: {there.CountInWords}.",
             [jumpWords + ".", earned ? $"All sets reached the {earning} that earn it." : $"{LoadStep.OverTarget} or more over the target in {LoadStep.SessionsRunning} sessions running."],
-            (earned ? there : line) with { Load = rung.Load, Kit = implement.KitId, Hold = implement.Hold, LoadInWords = LoadWords.Of(rung, implement) });
+            there with { Load = rung.Load, Kit = implement.KitId, Hold = implement.Hold, LoadInWords = LoadWords.Of(rung, implement) });
     }
 
     /// <summary>Rungs that lie close are passed over: the heaviest within a step at which the forecast leaves what was planned. Null where that is the next.</summary>
@@ -299,8 +360,8 @@ public static class NextStep
     /// <param name="spare">Repetitions every set had to spare in two sessions running; 0 for none.</param>
     private static Step? MoreRepetitions(Prescription line, int goal, int spare, HouseRules rules, string why, params string[] arithmetic)
     {
-        bool held = line.Count == CountKind.Seconds;
-        int most = held ? goal : Math.Min(rules.RepetitionCap, goal), by = held ? SecondsAStep : Math.Max(1, spare);
+        bool held = line.Count is CountKind.Seconds or CountKind.Metres;
+        int most = held ? goal : Math.Min(rules.RepetitionCap, goal), by = held ? StepOf(line.Count) : Math.Max(1, spare);
         if (line.Counts.Min() >= most)
         {
             return null;
@@ -311,7 +372,7 @@ public static class NextStep
             Counts = [.. line.Counts.Select(c => Math.Max(c, Math.Min(most, c + by)))],
             TopOfRange = Math.Max(line.TopOfRange, Math.Min(most, line.Counts.Max() + by)),
         };
-        string unit = held ? $"{by} seconds" : by == 1 ? "1 rep" : $"{(line.Counts.Any(c => c + by > most) ? "up to " : "")}{by} reps";
+        string unit = held ? $"{by} {(line.Count == CountKind.Seconds ? "seconds" : "metres")}" : by == 1 ? "1 rep" : $"{(line.Counts.Any(c => c + by > most) ? "up to " : "")}{by} reps";
         if (!held && spare > 0)
         {
             arithmetic = [.. arithmetic, $"Every set had {spare} to spare, {LoadStep.SessionsRunning} sessions running."];

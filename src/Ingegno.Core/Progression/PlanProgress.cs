@@ -86,6 +86,7 @@ public static class PlanProgress
             AskedSet[] asked = [.. training.Asked.Where(a => a.Set.Line == line.Line && a.Set.Exercise == prescription.Exercise)];
             ImmutableArray<SetLog> logs = [.. asked.Select(a => a.Set)];
             var estimates = training.Digest.Of(prescription.Exercise);
+            SetLog[] newest = logs.IsEmpty ? [] : [.. logs.Where(l => l.On == logs.Max(s => s.On)).OrderBy(l => l.SetNumber)];
             Step? step = null;
             if (rules.Catalogue.Find(prescription.Exercise) is { } exercise)
             {
@@ -97,6 +98,8 @@ public static class PlanProgress
                     {
                         AskedAs = asked.Where(a => a.As is not null).ToDictionary(a => a.Set.Id, a => a.As!),
                         Start = line.Start,
+                        Today = day,
+                        Otherwise = newest.All(l => l.Load.Grams != prescription.Load.Grams && (line.Since is not { } from || l.On >= from)) ? [.. newest] : [],
                         Harder = exercise.Harder is [var up, ..] ? rules.Catalogue.Find(up.Exercise) : null,
                         Variations = [.. Variations(line, prescription, exercise)],
                         Pain = training.Pain,
@@ -135,10 +138,14 @@ public static class PlanProgress
                 sets.Key, rules.Catalogue.Find(sets.Key)?.Name ?? sets.Key, sets.Min(s => s.On), sets.Max(s => s.On), sets.Count(),
                 best.Load == Mass.Zero ? $"{best.Repetitions}" : $"{best.Repetitions} with {best.Load}");
 
+        // A step must be feasible now: six tenths of where it starts at least (common practice).
+        bool IsFeasible(Prescription harder, Exercise up) =>
+            Foreseen.Of(harder, up, client, anchors.For(up)).Zip(harder.Counts).All(set => set.First.Middle >= RepetitionZone.EnoughOfTheCount * set.Second);
+
         // Another height of the same exercise first, then its neighbours; what does not stand today is no step.
         IEnumerable<Prescription> Variations(PlannedLine line, Prescription prescription, Exercise exercise)
         {
-            if (MicroSteps.Above(prescription, exercise, client, prepared, rules) is { } micro)
+            if (MicroSteps.Above(prescription, exercise, client, prepared, rules) is { } micro && IsFeasible(micro, exercise))
             {
                 yield return micro;
             }
@@ -146,7 +153,8 @@ public static class PlanProgress
             foreach (var harder in line.Harder)
             {
                 if (harder.Exercise != exercise.Id && rules.Catalogue.Find(harder.Exercise) is { } up
-                    && exercise.Harder.Any(h => h.Exercise == up.Id) && PlannedSetUp.Of(harder, up, client, prepared, rules).Against.IsEmpty)
+                    && exercise.Harder.Any(h => h.Exercise == up.Id) && PlannedSetUp.Of(harder, up, client, prepared, rules).Against.IsEmpty
+                    && IsFeasible(harder, up))
                 {
                     yield return harder;
                 }

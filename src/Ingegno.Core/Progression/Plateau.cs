@@ -7,7 +7,7 @@ public enum Trend
     TooEarly,
     Rising,
 
-    /// <summary>Not above its value eight exposures ago.</summary>
+    /// <summary>Not above its value four exposures ago by more than its own noise.</summary>
     Flat,
 
     /// <summary>Clearly under it.</summary>
@@ -20,10 +20,16 @@ public static class Plateau
     /// <summary>Weight of the newest, exposures looked back over, and the fewest that allow a judgement (coach).</summary>
     public const double Newest = 0.3;
 
-    public const int Back = 8, Fewest = 11;
+    public const int Back = 4, Fewest = 7;
 
     /// <summary>A rise of less is noise, a fall of more is no flat line any more (common practice).</summary>
     private const double ClearRise = 0.01, ClearFall = 0.03;
+
+    /// <summary>
+    /// Of the scatter round the smoothed line so much may move it by chance, one time in ten: 1.28 times the standard deviation of the difference
+    /// of two smoothed values (variance of an exponential mean a / (2 - a); Brown 1963, from memory).
+    /// </summary>
+    private static readonly double ByChance = 1.28 * Math.Sqrt(2 * Newest / (2 - Newest));
 
     /// <param name="estimates">Oldest first.</param>
     public static Trend Of(IReadOnlyList<double> estimates)
@@ -35,7 +41,8 @@ public static class Plateau
 
         double[] smooth = Smoothed(estimates);
         double now = smooth[^1], then = smooth[^(Back + 1)];
-        return now > then * (1 + ClearRise) ? Trend.Rising : now < then * (1 - ClearFall) ? Trend.Falling : Trend.Flat;
+        double noise = ByChance * Math.Sqrt(estimates.Skip(1).Zip(smooth, (seen, before) => Math.Pow(seen - before, 2)).TakeLast(Fewest).Average() * (2 - Newest) / 2);
+        return now - then > Math.Max(then * ClearRise, noise) ? Trend.Rising : then - now > Math.Max(then * ClearFall, noise) ? Trend.Falling : Trend.Flat;
     }
 
     /// <summary>Exponential smoothing from the first value on.</summary>

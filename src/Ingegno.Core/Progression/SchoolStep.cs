@@ -10,15 +10,15 @@ internal static class SchoolStep
     /// <summary>A step of density, and the shortest rest it leads to (common practice; coach).</summary>
     private const int LessRest = 10, ShortestRest = 30;
 
+    /// <summary>A line for skill, joint care or activation stays as it is; null for any other.</summary>
+    internal static Step? Capped(LineCase about) => Purposes.IsCapped(about.Line.Purpose)
+        ? new(StepKind.Hold, $"The same again, cleaner: a line for {Words(about.Line.Purpose)} is not made heavier.", [], about.Line)
+        : null;
+
     /// <summary>Null where load comes first.</summary>
     internal static Step? For(LineCase about, SetLog[][] sessions)
     {
         var (line, rules) = (about.Line, about.Rules);
-        if (Purposes.IsCapped(line.Purpose))
-        {
-            return new(StepKind.Hold, $"The same again, cleaner: a line for {Words(line.Purpose)} is not made heavier.", [], line);
-        }
-
         return rules.Teaches(Teaching.Density) ? Denser(line)
             : rules.Teaches(Teaching.Milestones) ? Milestone(about, sessions)
             : null;
@@ -51,7 +51,7 @@ internal static class SchoolStep
                 : new(StepKind.Variation, $"Move up to {PlainWords.InSentence(harder.Name)}: every set at {standard}, clean, {rules.MilestoneSessions} {(rules.MilestoneSessions == 1 ? "session" : "sessions running")}.", [rule], line);
         }
 
-        var next = line with { Counts = [.. line.Counts.Select(c => Math.Min(standard, Math.Min(rules.RepetitionCap, c + 1)))] };
+        var next = line with { Counts = [.. line.Counts.Select(c => Math.Min(standard, c + 1))] };
         return new(
             line.Counts.Min() < standard ? StepKind.Repetitions : StepKind.Hold,
             line.Counts.Min() < standard ? $"Towards the milestone of {standard} a set: {next.CountInWords}." : $"The milestone of {standard} a set again: {clean} of {rules.MilestoneSessions} clean sessions.",

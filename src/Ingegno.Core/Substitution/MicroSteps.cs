@@ -42,7 +42,7 @@ public static class MicroSteps
         double Moved(Geometry geometry) => Resistance.BodyMoved(exercise.Load, client, geometry).Fraction;
     }
 
-    /// <summary>"hands: berth, 44 cm"; on the floor nothing is placed.</summary>
+    /// <summary>"hands: berth, 44 cm"; on the floor nothing is placed. How a height is met stands with the placement.</summary>
     private static string Where(Prescription placed) =>
-        placed.Placement.IsEmpty ? "on the floor" : string.Join(", ", placed.Placement.Select(p => char.ToLowerInvariant(p[0]) + p[1..]));
+        placed.Placement.IsEmpty ? "on the floor" : string.Join(", ", placed.Placement.Select(p => char.ToLowerInvariant(p[0]) + p[1..].Split(" (")[0]));
 }

@@ -86,17 +86,17 @@ internal sealed class DemoData(
             await lessons.LearnAsync(coach.Id, id);
             if (week.Key is >= 0 and < WeeksAtHome - 1)
             {
-                await TakeStepsAsync(coach, id, firstAtHome.AddDays((7 * (week.Key + 1)) - 1), today);
+                await TakeStepsAsync(coach, id, firstAtHome.AddDays((7 * (week.Key + 1)) - 1));
             }
         }
 
         await sender.SendAsync(coach.Id, coach.Name, (await cases.FindAsync(coach.Id, id))!);
     }
 
-    private async Task TakeStepsAsync(Coach coach, string id, DateOnly on, DateOnly today)
+    private async Task TakeStepsAsync(Coach coach, string id, DateOnly on)
     {
         var about = (await desk.CaseAsync(coach.Id, id))!.Value.About;
-        LineProgress[] taken = [.. DeskRows.Lines(about, today).Where(l => l.Step is { IsTheSameAgain: false, Next: not null, Kind: not StepKind.Stuck })];
+        LineProgress[] taken = [.. DeskRows.Lines(about, on).Where(l => l.Step is { IsTheSameAgain: false, Next: not null, Kind: not StepKind.Stuck })];
         await DoAsync(coach, id, on, now => now.Plan.Value.Take([.. taken.Select(l => LogEndpoints.TakenAt(now, l))], now.Bench.Framing, now.By));
     }
 

@@ -50,8 +50,8 @@ public class NextStepTests
     [Fact]
     public void A_small_step_is_never_earned_in_one_session()
     {
-        Next(Prescribed(40), Handles(40, 42), Session(0, 40, [12, 12, 12]))!.Kind.ShouldBe(StepKind.Hold);
-        Next(Prescribed(40), Handles(40, 42), Session(7, 40, [12, 12, 12]), Session(0, 40, [12, 12, 12]))!.Kind.ShouldBe(StepKind.Load);
+        Next(Prescribed(40), Handles(40, 42), Session(0, 40, [10, 10, 10]))!.Kind.ShouldNotBe(StepKind.Load);
+        Next(Prescribed(40), Handles(40, 42), Session(7, 40, [10, 10, 10]), Session(0, 40, [10, 10, 10]))!.Kind.ShouldBe(StepKind.Load);
     }
 
     [Fact]
@@ -95,8 +95,8 @@ public class NextStepTests
     public void Once_is_not_twice_and_says_what_is_missing()
     {
         var step = Next(Prescribed(40), Handles(40, 44), Session(7, 40, [8, 8, 8]), Session(0, 40, [8, 8, 10]))!;
-        step.Kind.ShouldBe(StepKind.Hold);
-        step.Sentence.ShouldContain("again earn 44 kg");
+        step.Next!.Load.Kilograms.ShouldBe(40);
+        step.Sentence.ShouldBe("3 x 8/8/10, as was done; 2 over the target again earn 44 kg.");
     }
 
     [Fact]
@@ -112,7 +112,7 @@ public class NextStepTests
     {
         var step = Next(Prescribed(40), Handles(40, 47.2), Session(7, 40, [8, 8, 10]), Session(0, 40, [8, 8, 10]))!;
         step.Kind.ShouldBe(StepKind.Repetitions);
-        step.Next!.Counts.ShouldBe([9, 9, 9]);
+        step.Next!.Counts.ShouldBe([9, 9, 10], "never less than was done");
         step.Next.Load.Kilograms.ShouldBe(40);
         step.Sentence.ShouldContain("earn 47.2 kg");
         step.Arithmetic[0].ShouldContain("18 %");
@@ -154,7 +154,7 @@ public class NextStepTests
     }
 
     [Fact]
-    public void A_load_step_is_never_over_10_percent_unless_earned() =>
+    public void A_load_step_is_never_over_10_percent_unless_earned_and_a_correction_never_over_a_fifth() =>
         Gen.Select(Gen.Double[5, 60], Gen.Double[0.01, 1], Gen.Int[8, 16].Array[3], Gen.Double[0, 6]).Sample((load, jump, reps, reserve) =>
         {
             var line = Prescribed(load);
@@ -162,6 +162,12 @@ public class NextStepTests
             var step = Next(line, implement, Session(7, load, reps, reserve), Session(0, load, reps, reserve))!;
             if (step.Kind != StepKind.Load || step.Next!.Load.Kilograms <= load * 1.1001)
             {
+                return;
+            }
+
+            if (step.Sentence.StartsWith("Far too easy", StringComparison.Ordinal))
+            {
+                step.Next.Load.Kilograms.ShouldBeLessThanOrEqualTo(load * 1.2001);
                 return;
             }
 

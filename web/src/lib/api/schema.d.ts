@@ -3790,7 +3790,7 @@ export interface components {
             start: null | components["schemas"]["Prescription"];
             /**
              * Format: date
-             * @description First day whose sets count for the next step: what earned the last one earns nothing twice. Null: all do.
+             * @description First day whose sets count for the next step: what earned another load, exercise or tempo earns nothing twice. Null: all do.
              */
             since: null | string;
             /** @description Harder variations possible when it was rebuilt, nearest first. */
