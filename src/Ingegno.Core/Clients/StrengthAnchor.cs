@@ -35,6 +35,12 @@ public sealed record StrengthAnchor(
     /// <summary>Speed of recovery learned from the log: a rest counts as so many times its length. 1 until the log says otherwise.</summary>
     public double Recovery { get; init; } = 1;
 
+    /// <summary>
+    /// How the uncertainty of the maximum goes with that of endurance: covariance of their logarithms. A log that explains its sets by the one or
+    /// the other leaves it negative; 0 until something is learned.
+    /// </summary>
+    public double WithEndurance { get; init; }
+
     public Mass Low => Maximum * Math.Exp(-EightyPercent * Spread);
 
     public Mass High => Maximum * Math.Exp(EightyPercent * Spread);

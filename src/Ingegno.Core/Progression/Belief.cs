@@ -15,7 +15,7 @@ internal sealed class Belief
     private const double LimitError = 1.0;
 
     /// <summary>Strength is so much better or worse on a day, all exercises alike (common practice).</summary>
-    private const double DayForm = 0.02;
+    internal const double DayForm = 0.02;
 
     /// <summary>Under this equivalent demand a surprise says more about endurance than about the maximum, which then moves by half.</summary>
     private const double EnduranceFirst = 0.6, HalfMove = 0.5;
@@ -124,6 +124,7 @@ internal sealed class Belief
         {
             Spread = Math.Sqrt(_covariance[FirstMaximum + i, FirstMaximum + i]),
             Basis = AnchorBasis.Learned,
+            WithEndurance = _covariance[FirstMaximum + i, Endurance],
             Story = $"{_exercises[i].Name} as logged, {Counted(_sessions[i], "set")}; before that {_anchors[i].Maximum}: {_anchors[i].Story}",
         };
     }

@@ -13,6 +13,9 @@ namespace Ingegno.Core.Tests.Progression;
 /// <summary>Logs judged by hand: what a coach would let stand as the next step, and within which bounds (common practice).</summary>
 public class JudgedLogsTests
 {
+    /// <summary>Trained with the coach for some weeks: endurance and recovery are known to a tenth.</summary>
+    private static readonly ClientProfile Known = People.Man with { Learned = Learned.Nothing with { Endurance = new(1, 0.1), Recovery = new(1, 0.1) } };
+
     public static TheoryData<string> Logs =>
         [.. File.ReadLines(Path.Combine(AppContext.BaseDirectory, "Progression", "judged-logs.tsv")).Where(l => l.Length > 0 && l[0] != '#').Skip(1)];
 
@@ -46,7 +49,7 @@ public class JudgedLogsTests
         var implement = new HeldImplement("handles", "Handles", hold, LoadLadder.From(cells[2].Split(' ').Select(l => new Rung(Mass.FromKilograms(Figure(l)), new Recipe([], $"{l} kg")))));
         SetLog[][] sessions = [.. cells[6].Split('|').Select(s => Session(s, line))];
         var about = new LineCase(
-            line, exercise, implement, People.Man, Believed(line, exercise, Figure(cells[4])), HouseRules.Default,
+            line, exercise, implement, Known, Believed(line, exercise, Figure(cells[4])), HouseRules.Default,
             [.. sessions.SelectMany(s => s).Where(s => s.Load == line.Load)])
         {
             Start = line,
@@ -69,12 +72,12 @@ public class JudgedLogsTests
     /// <summary>The maximum at which a rested set goes so far.</summary>
     private static StrengthAnchor Believed(Prescription line, Exercise exercise, double foreseen)
     {
-        var anchor = StrengthAnchors.Of(People.Man, Catalogue.Shipped).For(exercise)! with { Spread = 0.05 };
+        var anchor = StrengthAnchors.Of(Known, Catalogue.Shipped).For(exercise)! with { Spread = 0.05 };
         double low = line.Load.Kilograms, high = line.Load.Kilograms * 20;
         for (int i = 0; i < 60; i++)
         {
             double middle = (low + high) / 2;
-            (low, high) = Foreseen.Of(line, exercise, People.Man, anchor.At(Mass.FromKilograms(middle)))[0].Middle < foreseen ? (middle, high) : (low, middle);
+            (low, high) = Foreseen.Of(line, exercise, Known, anchor.At(Mass.FromKilograms(middle)))[0].Middle < foreseen ? (middle, high) : (low, middle);
         }
 
         return anchor.At(Mass.FromKilograms(high));

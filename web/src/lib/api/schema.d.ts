@@ -4896,6 +4896,12 @@ export interface components {
              * @description Speed of recovery learned from the log: a rest counts as so many times its length. 1 until the log says otherwise.
              */
             recovery: number;
+            /**
+             * Format: double
+             * @description How the uncertainty of the maximum goes with that of endurance: covariance of their logarithms. A log that explains its sets by the one or
+             *     the other leaves it negative; 0 until something is learned.
+             */
+            withEndurance: number;
             low: components["schemas"]["Mass"];
             high: components["schemas"]["Mass"];
         };
