@@ -71,7 +71,7 @@ test('a school taken on the practice page changes a line and is named there; the
 	await page.goto('/practice');
 	const lifting = page.getByRole('group', { name: 'Lifting' });
 	// What the other side would change is told of a programme of the practice's own.
-	await expect(lifting).toContainText(/moves (\d+ of \d+ lines|no line here)/);
+	await expect(lifting).toContainText(/moves (\d+ of \d+ lines|no line here)/, { timeout: 60_000 });
 	await lifting.getByRole('button', { name: 'fast' }).click();
 	await expect(lifting.getByRole('button', { name: 'fast' })).toHaveAttribute('aria-pressed', 'true');
 	await expect(page.getByText('saved', { exact: true })).toBeVisible();

@@ -21,6 +21,9 @@ interface Case {
 	programme: string;
 }
 
+/** Rebuilds asked for together. */
+const AT_ONCE = 4;
+
 /** Tries house rules on a line of the practice's own while they are turned; nothing of it is stored. */
 export class RuleTrial {
 	clients = $state.raw<TriedClient[]>([]);
@@ -78,17 +81,25 @@ export class RuleTrial {
 	}
 
 	async #weigh(ticket: number, rules: HouseRules, schools: School[]): Promise<void> {
-		for (const school of schools)
-			for (const side of school.sides) {
-				if (inForce(school, rules.teachings) === side.teaching) continue;
-				const other = await this.#rebuilt({
-					...rules,
-					teachings: taking(school, side.teaching, rules.teachings)
-				});
-				if (ticket !== this.#asked) return;
-				const changed = other.filter((l, i) => said(l) !== said(this.lines[i])).length;
-				this.moves = { ...this.moves, [side.teaching]: changed };
-			}
+		const others = schools.flatMap((school) =>
+			school.sides
+				.filter((side) => inForce(school, rules.teachings) !== side.teaching)
+				.map((side) => ({ school, teaching: side.teaching }))
+		);
+		// A few at once: the page reads one answer while the next is worked out.
+		while (others.length > 0) {
+			const told = await Promise.all(
+				others.splice(0, AT_ONCE).map(async ({ school, teaching }) => {
+					const other = await this.#rebuilt({
+						...rules,
+						teachings: taking(school, teaching, rules.teachings)
+					});
+					return [teaching, other.filter((l, i) => said(l) !== said(this.lines[i])).length] as const;
+				})
+			);
+			if (ticket !== this.#asked) return;
+			this.moves = { ...this.moves, ...Object.fromEntries(told) };
+		}
 	}
 
 	async #rebuilt(rules: HouseRules): Promise<RebuiltLine[]> {
