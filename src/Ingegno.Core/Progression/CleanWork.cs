@@ -93,7 +93,6 @@ internal static class CleanWork
 
         var done = Correction.On(line, rung, implement) with { Counts = LastSessions.Falling([.. line.Counts.Select((c, i) => i < newest.Length ? Sides.Done(newest[i]) : c)]) };
         done = done with { TopOfRange = Math.Max(line.TopOfRange, done.Counts.Max()) };
-        return newest.Any(s => s.Pain >= Safety.PainHold.Holds) ? null
-            : new(load > line.Load ? StepKind.Load : StepKind.Back, $"{load} was used: taken as the new base, {done.CountInWords}.", why, done);
+        return new(load > line.Load ? StepKind.Load : StepKind.Back, $"{load} was used: taken as the new base, {done.CountInWords}.", why, done);
     }
 }

@@ -103,7 +103,9 @@ public static class NextStep
         [
             .. about.Logs.GroupBy(l => l.On).OrderByDescending(g => g.Key).Select(g => g.OrderBy(l => l.SetNumber).ToArray()),
         ];
-        if (!about.Otherwise.IsEmpty && (sessions.Length == 0 || about.Otherwise[0].On > sessions[0][0].On) && CleanWork.OtherLoad(about, [.. about.Otherwise]) is { } based)
+        // Pain counts with whatever load it came.
+        if (!about.Otherwise.IsEmpty && (sessions.Length == 0 || about.Otherwise[0].On > sessions[0][0].On)
+            && (LastSessions.Pain(about, [.. about.Otherwise]) ?? CleanWork.OtherLoad(about, [.. about.Otherwise])) is { } based)
         {
             return based;
         }
