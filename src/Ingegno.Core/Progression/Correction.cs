@@ -38,7 +38,7 @@ internal static class Correction
 
         double meant = Meant(about, about.AskedOf(sessions[0]));
         bool limit = sessions[0].Any(s => s.ToLimit);
-        if (!foreseen.Zip(line.Counts, (range, count) => range.Low >= count + meant + TooEasyBy).All(easy => easy) || !IsBorneOut(about, sessions[0], meant))
+        if (!IsFarTooEasy(foreseen, line, meant) || !IsBorneOut(about, sessions[0], meant))
         {
             return null;
         }
@@ -68,6 +68,9 @@ internal static class Correction
             : null;
     }
 
+    private static bool IsFarTooEasy(ImmutableArray<RepetitionRange> foreseen, Prescription line, double meant) =>
+        foreseen.Zip(line.Counts, (range, count) => range.Low >= count + meant + TooEasyBy).All(easy => easy);
+
     /// <summary>What was done and said does not speak against it. Who said nothing is taken at the forecast.</summary>
     private static bool IsBorneOut(LineCase about, SetLog[] last, double meant)
     {
@@ -94,8 +97,7 @@ internal static class Correction
     /// <summary>Counts that leave what was meant, where the low end still leaves far more; null where they are there already.</summary>
     private static Prescription? Counted(LineCase about, Prescription line, double meant, int top)
     {
-        var foreseen = Foreseen.Of(line, about.Exercise, about.Client, about.Anchor);
-        if (!foreseen.Zip(line.Counts, (range, count) => range.Low >= count + meant + TooEasyBy).All(easy => easy))
+        if (!IsFarTooEasy(Foreseen.Of(line, about.Exercise, about.Client, about.Anchor), line, meant))
         {
             return null;
         }

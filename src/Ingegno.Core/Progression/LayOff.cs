@@ -16,12 +16,12 @@ internal static class LayOff
     /// <summary>Null where the last session is near enough, or nobody said what day it is.</summary>
     internal static Step? Of(LineCase about, SetLog[][] sessions)
     {
-        if (about.Today is not { } today || today.DayNumber - sessions[0][0].On.DayNumber is var days && days <= SameAgain)
+        int days = about.Today is { } today ? today.DayNumber - sessions[0][0].On.DayNumber : 0;
+        if (days <= SameAgain)
         {
             return null;
         }
 
-        days = today.DayNumber - sessions[0][0].On.DayNumber;
         ImmutableArray<string> why = [$"{days} days since {sessions[0][0].On:d MMM}: over {SameAgain} nothing is raised, over {Lighter} it is a tenth lighter, over {Return} a fifth and half the sets."];
         if (days <= Lighter)
         {

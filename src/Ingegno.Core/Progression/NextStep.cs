@@ -308,7 +308,7 @@ public static class NextStep
             StepKind.Load,
             $"Take {rung.Load} next: {there.CountInWords}.",
             [jumpWords + ".", earned ? $"All sets reached the {earning} that earn it." : $"{LoadStep.OverTarget} or more over the target in {LoadStep.SessionsRunning} sessions running."],
-            there with { Load = rung.Load, Kit = implement.KitId, Hold = implement.Hold, LoadInWords = LoadWords.Of(rung, implement) });
+            Correction.On(there, rung, implement));
     }
 
     /// <summary>Rungs that lie close are passed over: the heaviest within a step at which the forecast leaves what was planned. Null where that is the next.</summary>
