@@ -5,20 +5,17 @@ namespace Ingegno.Simulation;
 /// that is not tired is the strength left (Xia and Frey-Law 2008, J Biomech 41:3046-3052). Another law than the budget of pools the
 /// forecasts use: here tiring depends on what is active, and rest works on what is tired at one rate.
 /// </summary>
-internal sealed class MuscleState(double fatigue, double recovery)
+internal sealed class MuscleState(double fatigue, double recovery) : IMuscle
 {
     private const double Step = 0.1;
 
     private double _fatigued;
 
-    /// <summary>Strength left, as a part of the rested strength.</summary>
-    internal double Left => 1 - _fatigued;
+    public double Left => 1 - _fatigued;
 
-    internal MuscleState Copy() => new(fatigue, recovery) { _fatigued = _fatigued };
+    public IMuscle Copy() => new MuscleState(fatigue, recovery) { _fatigued = _fatigued };
 
-    /// <summary>Holds a part of the rested strength for so many seconds.</summary>
-    /// <returns>False when the strength left fell under it.</returns>
-    internal bool Work(double activation, double seconds)
+    public bool Work(double activation, double seconds)
     {
         for (double done = 0; done < seconds - 1e-9; done += Step)
         {
@@ -34,6 +31,5 @@ internal sealed class MuscleState(double fatigue, double recovery)
         return true;
     }
 
-    /// <summary>Nothing is active.</summary>
-    internal void Rest(double seconds) => _fatigued *= Math.Exp(-recovery * FatigueRates.RestMultiplier * seconds);
+    public void Rest(double seconds) => _fatigued *= Math.Exp(-recovery * FatigueRates.RestMultiplier * seconds);
 }

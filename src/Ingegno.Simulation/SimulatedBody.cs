@@ -8,7 +8,7 @@ namespace Ingegno.Simulation;
 /// <param name="Count">Repetitions asked.</param>
 /// <param name="LeaveOver">Repetitions asked to be left; null for none said.</param>
 /// <param name="Lowering">Seconds of lowering, then held low, lifting and held high.</param>
-/// <param name="Rest">Before it; zero on a first set.</param>
+/// <param name="Rest">Before it, since whatever was done last; zero on a first set.</param>
 /// <param name="ToLimit">Asked to go to the limit.</param>
 public sealed record AskedSet(
     string Exercise, Mass Load, int Count, int? LeaveOver, double Lowering, double Low, double Lifting, double High, Duration Rest, bool ToLimit = false);
@@ -17,10 +17,11 @@ public sealed record AskedSet(
 /// <param name="Repetitions">Whole ones.</param>
 /// <param name="SaidLeft">As the client says it: "2", "5-6", "7+"; null after a set to the limit.</param>
 /// <param name="TrulyToFailure">Hidden: how many it would have been.</param>
-public sealed record SetOutcome(int Repetitions, string? SaidLeft, int TrulyToFailure, bool Failed);
+/// <param name="UsuallyToFailure">Hidden: how many who knows the body, but not the form of the day, would have foretold.</param>
+public sealed record SetOutcome(int Repetitions, string? SaidLeft, int TrulyToFailure, int UsuallyToFailure, bool Failed);
 
 /// <summary>
-/// A body with hidden strength that trains what it is asked. Its fatigue follows <see cref="MuscleState"/>; lowering asks less of it than
+/// A body with hidden strength that trains what it is asked. Its fatigue follows one <see cref="FatigueLaw"/>; lowering asks less of it than
 /// lifting; repetitions are whole; what is said to be left is misjudged. Same seed, same training.
 /// </summary>
 public sealed class SimulatedBody
@@ -36,7 +37,7 @@ public sealed class SimulatedBody
     private readonly Dictionary<string, HiddenExercise> _exercises;
     private readonly HiddenNature _nature;
     private readonly Random _chance;
-    private readonly Dictionary<string, MuscleState> _today = new(StringComparer.Ordinal);
+    private readonly Dictionary<string, IMuscle> _today = new(StringComparer.Ordinal), _usually = new(StringComparer.Ordinal);
     private double _form = 1, _gained = 1;
 
     public SimulatedBody(IEnumerable<HiddenExercise> exercises, HiddenNature nature, int seed)
@@ -54,6 +55,7 @@ public sealed class SimulatedBody
     public bool Wakes()
     {
         _today.Clear();
+        _usually.Clear();
         _form = Math.Exp(DayForm * Normal());
         return _chance.NextDouble() < _nature.Adherence;
     }
@@ -65,36 +67,57 @@ public sealed class SimulatedBody
     public SetOutcome Does(AskedSet set)
     {
         var truth = _exercises[set.Exercise];
-        var muscle = MuscleOf(truth);
-        muscle.Rest(set.Rest.Seconds);
+        IMuscle muscle = MuscleOf(_today, truth), usual = MuscleOf(_usually, truth);
+        Passes(set.Rest.Seconds, null);
         double met = ((set.Load * truth.LoadCounts) + truth.BodyMoved).Kilograms;
-        double activation = Math.Max(0, met / (truth.Greatest.Kilograms * _form * _gained));
-        int truly = Repetitions(muscle.Copy(), set, activation, MostRepetitions);
+        double usually = Math.Max(0, met / (truth.Greatest.Kilograms * _gained)), activation = usually / _form;
+        int truly = Repetitions(muscle.Copy(), set, activation, MostRepetitions), foretold = Repetitions(usual.Copy(), set, usually, MostRepetitions);
         double misjudged = (Misjudged * Normal()) - _nature.Unsaid;
         // Somebody who leaves two stops when it feels like two, though never before most of what was asked.
         int feltLimit = set.ToLimit ? truly : (int)Math.Round(truly + misjudged) - Math.Max(0, (set.LeaveOver ?? 0) - 1);
         int wanted = set.ToLimit ? MostRepetitions : Math.Max(Math.Min(set.Count, feltLimit), Math.Min(truly, (set.Count * 2) / 3));
         int done = Repetitions(muscle, set, activation, Math.Min(wanted, truly));
+        Repetitions(usual, set, usually, done);
+        Passes(done * (Math.Max(1, set.Lowering) + set.Low + Math.Max(1, set.Lifting) + set.High), truth);
         bool failed = done >= truly && (set.ToLimit || done < set.Count);
-        string? said = set.ToLimit ? null : failed ? "0" : Said((int)Math.Max(0, Math.Round(truly - done + misjudged)));
-        return new(done, said, truly, failed);
+        string? said = set.ToLimit ? null : failed ? "0" : Said(_nature.AlwaysSays ?? (int)Math.Max(0, Math.Round(truly - done + misjudged)));
+        return new(done, said, truly, foretold, failed);
     }
 
     /// <summary>As the phone asks: nobody tells five from six, or much more from very much more.</summary>
     private static string Said(int left) => left < 5 ? left.ToString(CultureInfo.InvariantCulture) : left < 7 ? "5-6" : "7+";
 
-    private MuscleState MuscleOf(HiddenExercise truth)
+    /// <summary>Everything rests but what works.</summary>
+    private void Passes(double seconds, HiddenExercise? working)
     {
-        if (!_today.TryGetValue(truth.Exercise, out var state))
+        foreach (var muscles in new[] { _today, _usually })
+        {
+            foreach (var (name, muscle) in muscles)
+            {
+                if (working is null || name != NameOf(working))
+                {
+                    muscle.Rest(seconds);
+                }
+            }
+        }
+    }
+
+    private string NameOf(HiddenExercise truth) => _nature.Law == FatigueLaw.CriticalForce ? truth.Muscle : truth.Exercise;
+
+    private IMuscle MuscleOf(Dictionary<string, IMuscle> muscles, HiddenExercise truth)
+    {
+        if (!muscles.TryGetValue(NameOf(truth), out var state))
         {
             var rates = FatigueRates.Of(truth.Region);
-            _today[truth.Exercise] = state = new MuscleState(rates.Fatigue / _nature.Endurance, rates.Recovery * _nature.Recovery);
+            muscles[NameOf(truth)] = state = _nature.Law == FatigueLaw.CriticalForce
+                ? CriticalForceMuscle.Of(truth.Region, _nature.Endurance, _nature.Recovery)
+                : new MuscleState(rates.Fatigue / _nature.Endurance, rates.Recovery * _nature.Recovery);
         }
 
         return state;
     }
 
-    private static int Repetitions(MuscleState muscle, AskedSet set, double activation, int most)
+    private static int Repetitions(IMuscle muscle, AskedSet set, double activation, int most)
     {
         int done = 0;
         while (done < most

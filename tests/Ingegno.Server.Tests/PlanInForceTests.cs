@@ -282,7 +282,7 @@ public sealed class PlanInForceTests : IDisposable
         var lines = Api.Lines(await api.PlanAsync());
         await api.LogAsync([.. lines.SelectMany(l => Api.Sets(l, "2026-11-22", more: 3, left: 4))]);
         (await api.AnswerAsync(await api.ProposalAsync("ready"), "refused")).EnsureSuccessStatusCode();
-        var held = (await api.ChangesAsync(3))[0];
+        var held = (await api.ChangesAsync())[0];
         held["kind"]!.GetValue<string>().ShouldBe("held");
         held["againstUndoing"]!.GetValue<string>().ShouldBe("Nothing was changed by it.");
     }

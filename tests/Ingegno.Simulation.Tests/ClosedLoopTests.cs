@@ -34,12 +34,12 @@ public class ClosedLoopTests
     /// The squat apart: its curve is a published one (LegWorkTests), and these bodies, made by another law, do not last so long in it.
     /// </summary>
     [Fact]
-    public void By_the_sixth_session_forecasts_of_sets_of_15_or_fewer_miss_by_a_repetition_and_a_half_at_most()
+    public void By_the_sixth_session_forecasts_of_sets_of_15_or_fewer_miss_by_little_more_than_a_repetition()
     {
         var late = All.Value.Where(t => t.Session >= SixthSession).ToArray();
         foreach (var (exercise, _, _) in Lines)
         {
-            Miss(late.Where(t => t.Exercise == exercise)).ShouldBeLessThanOrEqualTo(exercise == "goblet-squat" ? 3 : 1.5, exercise);
+            Miss(late.Where(t => t.Exercise == exercise)).ShouldBeLessThanOrEqualTo(exercise == "goblet-squat" ? 3 : 1.3, exercise);
         }
 
         Miss(late).ShouldBeLessThan(Miss(All.Value.Where(t => t.Session == 0)));
@@ -48,17 +48,18 @@ public class ClosedLoopTests
     }
 
     [Fact]
-    public void The_eighty_percent_range_holds_70_to_90_percent_of_sets() =>
-        All.Value.Average(t => t.Truly >= t.Forecast.Low - 0.5 && t.Truly <= t.Forecast.High + 0.5 ? 1.0 : 0).ShouldBeInRange(0.70, 0.90);
+    public void The_eighty_percent_range_holds_75_to_95_percent_of_sets() =>
+        All.Value.Average(t => t.Truly >= t.Forecast.Low - 0.5 && t.Truly <= t.Forecast.High + 0.5 ? 1.0 : 0).ShouldBeInRange(0.75, 0.95);
 
     /// <summary>Bodies do whole repetitions; the late ranges hold as many of them without half a repetition of grace.</summary>
     [Fact]
     public void From_the_sixth_session_on_the_range_is_no_wider_than_it_has_to_be() =>
-        All.Value.Where(t => t.Session >= SixthSession).Average(t => t.Truly >= t.Forecast.Low && t.Truly <= t.Forecast.High ? 1.0 : 0).ShouldBeInRange(0.70, 0.90);
+        All.Value.Where(t => t.Session >= SixthSession).Average(t => t.Truly >= t.Forecast.Low && t.Truly <= t.Forecast.High ? 1.0 : 0).ShouldBeInRange(0.75, 0.95);
 
     /// <summary>
-    /// "Four of five times", as it is shown before the set: of first sets and of later ones, once something is known of a client. It is no
-    /// wider than eight repetitions in the mean, so it says something too.
+    /// "Four of five times", as it is shown before the set: of first sets and of later ones, once something is known of a client. These clients do
+    /// just what they are asked, so it holds more of them than of those in <see cref="BelievedForecastTests"/>. It is no wider than seven repetitions
+    /// in the mean, so it says something too.
     /// </summary>
     [Theory]
     [InlineData(true)]
@@ -67,8 +68,8 @@ public class ClosedLoopTests
     {
         var late = All.Value.Where(t => t.Session >= SixthSession && t.First == first).ToArray();
         late.Length.ShouldBeGreaterThan(400);
-        late.Average(t => Holds(t.Shown, t.Truly)).ShouldBeInRange(0.75, 0.88);
-        late.Average(t => t.Shown.High - t.Shown.Low).ShouldBeLessThan(8);
+        late.Average(t => Holds(t.Shown, t.Truly)).ShouldBeInRange(0.75, 0.95);
+        late.Average(t => t.Shown.High - t.Shown.Low).ShouldBeLessThan(7);
     }
 
     /// <summary>Whole repetitions against a range with fractions: a repetition that is half inside counts half.</summary>

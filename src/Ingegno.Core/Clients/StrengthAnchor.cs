@@ -35,11 +35,8 @@ public sealed record StrengthAnchor(
     /// <summary>Speed of recovery learned from the log: a rest counts as so many times its length. 1 until the log says otherwise.</summary>
     public double Recovery { get; init; } = 1;
 
-    /// <summary>
-    /// How the uncertainty of the maximum goes with that of endurance: covariance of their logarithms. A log that explains its sets by the one or
-    /// the other leaves it negative; 0 until something is learned.
-    /// </summary>
-    public double WithEndurance { get; init; }
+    /// <summary>What is not known of it, beside <see cref="Spread"/>.</summary>
+    public AnchorDoubt Doubt { get; init; } = AnchorDoubt.Usual;
 
     public Mass Low => Maximum * Math.Exp(-EightyPercent * Spread);
 
@@ -53,9 +50,43 @@ public sealed record StrengthAnchor(
     public Mass ExternalMaximum(Share bodyMoved, Mass bodyMass) =>
         IsTotal ? Maximum - (bodyMoved * bodyMass) : Maximum;
 
-    /// <summary>The same anchor of a body that lasts and recovers as learned.</summary>
-    public StrengthAnchor Of(Learned learned) => this with { Endurance = learned.Endurance.Factor, Recovery = learned.Recovery.Factor };
+    /// <summary>The same anchor of a body that lasts and recovers as learned on other exercises.</summary>
+    public StrengthAnchor Of(Learned learned) => this with
+    {
+        Endurance = learned.Endurance.Factor,
+        Recovery = learned.Recovery.Factor,
+        Doubt = AnchorDoubt.Elsewhere(learned),
+    };
 
     /// <summary>The same anchor moved along its own range, for "what if it is at the low end".</summary>
     public StrengthAnchor At(Mass maximum) => this with { Maximum = maximum };
+}
+
+/// <summary>
+/// How far staying power and recovery on an exercise may be off, and how their doubts go with each other and with that of the maximum: all of
+/// logarithms. A log that explains its sets by the one or the other leaves the covariances negative.
+/// </summary>
+/// <param name="Endurance">Standard deviation.</param>
+/// <param name="Recovery">Standard deviation.</param>
+/// <param name="MaximumWithEndurance">Covariance.</param>
+/// <param name="MaximumWithRecovery">Covariance.</param>
+/// <param name="EnduranceWithRecovery">Covariance.</param>
+public readonly record struct AnchorDoubt(
+    double Endurance, double Recovery, double MaximumWithEndurance = 0, double MaximumWithRecovery = 0, double EnduranceWithRecovery = 0)
+{
+    /// <summary>Before anything is logged.</summary>
+    public static AnchorDoubt Usual { get; } = Elsewhere(Learned.Nothing);
+
+    /// <summary>Of an exercise that was not logged: what the log says of the body, and how far an exercise may lie from it.</summary>
+    public static AnchorDoubt Elsewhere(Learned learned) => new(
+        Math.Sqrt(Square(learned.Endurance.Spread) + Square(Learned.OwnSpread)), Math.Sqrt(Square(learned.Recovery.Spread) + Square(Learned.OwnRecoverySpread)));
+
+    /// <summary>Variance of the logarithm of repetitions.</summary>
+    /// <param name="maximum">How they bend with the logarithm of the maximum.</param>
+    /// <param name="spread">Standard deviation of that.</param>
+    public double Variance(double maximum, double endurance, double recovery, double spread) =>
+        Square(maximum * spread) + Square(endurance * Endurance) + Square(recovery * Recovery)
+        + (2 * ((maximum * endurance * MaximumWithEndurance) + (maximum * recovery * MaximumWithRecovery) + (endurance * recovery * EnduranceWithRecovery)));
+
+    private static double Square(double value) => value * value;
 }

@@ -93,12 +93,9 @@ public sealed class StrengthAnchors
 
     private void LastAndRecoverAs(Learned learned)
     {
-        if (learned.Endurance.Factor != 1 || learned.Recovery.Factor != 1)
+        foreach (string id in _anchors.Where(a => a.Value.Basis != AnchorBasis.Learned).Select(a => a.Key).ToArray())
         {
-            foreach (string id in _anchors.Keys.ToArray())
-            {
-                _anchors[id] = _anchors[id].Of(learned);
-            }
+            _anchors[id] = _anchors[id].Of(learned);
         }
     }
 

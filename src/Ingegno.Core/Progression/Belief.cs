@@ -6,8 +6,9 @@ using Ingegno.Core.Quantities;
 namespace Ingegno.Core.Progression;
 
 /// <summary>
-/// What is believed of a client while their log is read, the state of the filter of <see cref="Learning"/>: endurance, recovery, left unsaid, the
-/// form of the day, then one maximum an exercise; all but the third as logarithms.
+/// What is believed of a client while their log is read, the state of the filter of <see cref="Learning"/>: endurance, recovery, left unsaid and
+/// the form of the day, then for each exercise its maximum and how far it lasts and recovers otherwise than the body's others; all but the third
+/// as logarithms. Sets are compared by the logarithm of their repetitions, in which the load charts are nearly straight lines.
 /// </summary>
 internal sealed class Belief
 {
@@ -17,10 +18,7 @@ internal sealed class Belief
     /// <summary>Strength is so much better or worse on a day, all exercises alike (common practice).</summary>
     internal const double DayForm = 0.02;
 
-    /// <summary>Under this equivalent demand a surprise says more about endurance than about the maximum, which then moves by half.</summary>
-    private const double EnduranceFirst = 0.6, HalfMove = 0.5;
-
-    /// <summary>Part of a maximum's uncertainty that exercises of one root share.</summary>
+    /// <summary>Part of what is not known of an exercise that those of one root share.</summary>
     private const double SharedWithinRoot = 0.8;
 
     /// <summary>Longer apart by the clock, seconds: corrected since, or a break.</summary>
@@ -29,8 +27,8 @@ internal sealed class Belief
     /// <summary>A surprise counts at most so many standard deviations: a slip of the thumb must not move a body.</summary>
     private const double MostSurprise = 3;
 
-    /// <summary>Endurance and recovery stay within a factor of this, a maximum within its own.</summary>
-    private const double MostFactor = 1.6, MostStrength = 2.5;
+    /// <summary>Endurance stays within a factor of this, of the body and on each exercise again, and so do recovery and a maximum within theirs.</summary>
+    private const double MostFactor = 1.6, MostRecovery = 2.5, MostStrength = 2.5;
 
     /// <summary>
     /// What stays of a set's error is the client's own: some are steadier than most. It moves from what holds for most, which weighs as much as so
@@ -38,7 +36,16 @@ internal sealed class Belief
     /// </summary>
     private const double ErrorWeighs = 10, LeastError = 0.2, MostError = 2;
 
-    private const int Endurance = 0, Recovery = 1, Unsaid = 2, Form = 3, FirstMaximum = 4;
+    /// <summary>A day so many standard deviations off is a surprise; once is a slip or a bad day, twice running is believed.</summary>
+    private const double Surprising = 1.5;
+
+    /// <summary>No body follows our law to the letter: from exposure to exposure each unknown of an exercise may move by so much (common practice).</summary>
+    private const double LawError = 0.015;
+
+    private const int Endurance = 0, Recovery = 1, Unsaid = 2, Form = 3, First = 4;
+
+    /// <summary>Of an exercise, behind its maximum.</summary>
+    private const int OwnEndurance = 1, OwnRecovery = 2, Each = 3;
 
     private readonly ClientProfile _client;
     private readonly Exercise[] _exercises;
@@ -47,7 +54,9 @@ internal sealed class Belief
     private readonly double[] _state;
     private readonly double[,] _covariance;
     private readonly int[] _sessions;
+    private readonly double[] _surprises;
     private double _errors = ErrorWeighs, _errorSets = ErrorWeighs;
+    private ConstantAnswer _answers = ConstantAnswer.None;
     private DateOnly? _day;
 
     internal Belief(ClientProfile client, Catalogue catalogue, StrengthAnchors anchors, IReadOnlyList<string> exercises)
@@ -55,20 +64,25 @@ internal sealed class Belief
         _client = client with { Learned = Clients.Learned.Nothing };
         _exercises = [.. exercises.Select(id => catalogue[id])];
         _anchors = [.. _exercises.Select(e => anchors.For(e)!)];
-        _places = exercises.Select((id, i) => (id, i)).ToDictionary(p => p.id, p => FirstMaximum + p.i, StringComparer.Ordinal);
+        _places = exercises.Select((id, i) => (id, i)).ToDictionary(p => p.id, p => First + (Each * p.i), StringComparer.Ordinal);
         _sessions = new int[exercises.Count];
-        _state = new double[FirstMaximum + exercises.Count];
+        _surprises = new double[exercises.Count];
+        _state = new double[First + (Each * exercises.Count)];
         _covariance = new double[_state.Length, _state.Length];
-        _covariance[Endurance, Endurance] = _covariance[Recovery, Recovery] = Clients.Learned.UsualSpread * Clients.Learned.UsualSpread;
-        _covariance[Unsaid, Unsaid] = Clients.Learned.UsualUnsaidSpread * Clients.Learned.UsualUnsaidSpread;
+        _covariance[Endurance, Endurance] = Square(Clients.Learned.UsualSpread);
+        _covariance[Recovery, Recovery] = Square(Clients.Learned.RecoverySpread);
+        _covariance[Unsaid, Unsaid] = Square(Clients.Learned.UsualUnsaidSpread);
+        _state[Unsaid] = Clients.Learned.UsualUnsaid;
         string[] roots = [.. _exercises.Select(e => Root(e, catalogue))];
         for (int i = 0; i < exercises.Count; i++)
         {
             for (int j = 0; j < exercises.Count; j++)
             {
-                double least = Math.Min(_anchors[i].Spread, _anchors[j].Spread);
-                _covariance[FirstMaximum + i, FirstMaximum + j] =
-                    i == j ? _anchors[i].Spread * _anchors[i].Spread : roots[i] == roots[j] ? SharedWithinRoot * least * least : 0;
+                double shared = i == j ? 1 : roots[i] == roots[j] ? SharedWithinRoot : 0;
+                (int at, int with) = (First + (Each * i), First + (Each * j));
+                _covariance[at, with] = shared * Square(Math.Min(_anchors[i].Spread, _anchors[j].Spread));
+                _covariance[at + OwnEndurance, with + OwnEndurance] = shared * Square(Clients.Learned.OwnSpread);
+                _covariance[at + OwnRecovery, with + OwnRecovery] = shared * Square(Clients.Learned.OwnRecoverySpread);
             }
         }
     }
@@ -77,6 +91,7 @@ internal sealed class Belief
     {
         (_client, _exercises, _anchors, _places) = (other._client, other._exercises, other._anchors, other._places);
         (_state, _covariance, _sessions) = ([.. other._state], (double[,])other._covariance.Clone(), [.. other._sessions]);
+        (_surprises, _answers) = ([.. other._surprises], other._answers);
         (_errors, _errorSets, _day) = (other._errors, other._errorSets, other._day);
     }
 
@@ -95,7 +110,7 @@ internal sealed class Belief
         }
 
         _covariance[Form, Form] = DayForm * DayForm;
-        for (int i = FirstMaximum; i < _state.Length; i++)
+        for (int i = First; i < _state.Length; i += Each)
         {
             _covariance[i, i] += StrengthAnchors.DriftAWeek * StrengthAnchors.DriftAWeek * weeks;
         }
@@ -106,73 +121,156 @@ internal sealed class Belief
 
     /// <summary>Exercises stand in the order they were first logged.</summary>
     internal LearnedFactor OfFamily(string exercise) =>
-        Of(_exercises.First(e => e.Pattern == _exercises[_places[exercise] - FirstMaximum].Pattern).Id);
+        Of(_exercises.First(e => e.Pattern == ExerciseAt(_places[exercise]).Pattern).Id);
+
+    private Exercise ExerciseAt(int place) => _exercises[(place - First) / Each];
 
     internal Learned Learned() => new(
         Factor(Endurance), Factor(Recovery), _state[Unsaid], Math.Sqrt(_covariance[Unsaid, Unsaid]),
         [.. Enumerable.Range(0, _exercises.Length).Select(LearnedAnchor)])
     {
         Unsteadiness = Math.Sqrt(OwnShare),
+        SaysAlways = _answers.Habit,
     };
 
     private LearnedFactor Factor(int place) => new(Math.Exp(_state[place]), Math.Sqrt(_covariance[place, place]));
 
     private StrengthAnchor LearnedAnchor(int i)
     {
-        double now = _state[FirstMaximum + i];
-        return Stronger(i, now) with
+        int place = First + (Each * i), lasts = place + OwnEndurance, recovers = place + OwnRecovery;
+        return Believed(place, _state[place]) with
         {
-            Spread = Math.Sqrt(_covariance[FirstMaximum + i, FirstMaximum + i]),
+            Spread = Math.Sqrt(_covariance[place, place]),
             Basis = AnchorBasis.Learned,
-            WithEndurance = _covariance[FirstMaximum + i, Endurance],
+            Doubt = new(
+                Math.Sqrt(With(Endurance, Endurance) + With(lasts, lasts) + (2 * With(Endurance, lasts))),
+                Math.Sqrt(With(Recovery, Recovery) + With(recovers, recovers) + (2 * With(Recovery, recovers))),
+                With(place, Endurance) + With(place, lasts),
+                With(place, Recovery) + With(place, recovers),
+                With(Endurance, Recovery) + With(Endurance, recovers) + With(lasts, Recovery) + With(lasts, recovers)),
             Story = $"{_exercises[i].Name} as logged, {Counted(_sessions[i], "set")}; before that {_anchors[i].Maximum}: {_anchors[i].Story}",
         };
+
+        double With(int one, int other) => _covariance[one, other];
     }
 
     /// <summary>What is forecast of a set, given what was done before it that day.</summary>
     internal SetHindsight Foresee(SetRun done, int set)
     {
-        var (expected, slope, _) = Linear(done, set);
-        double spread = Math.Sqrt(Variance(slope) + (SetError.Own(expected, slope[Form] * DayForm) * OwnShare));
-        return new(
-            done[set].Set.Id,
-            new(Math.Max(0, expected - (StrengthAnchor.EightyPercent * spread)), expected, expected + (StrengthAnchor.EightyPercent * spread)),
-            Observed(done[set].Set));
+        var (expected, slope) = Linear(done, set);
+        // The form of the day is in the slope's own variance here, more or less known by the sets before.
+        var range = SetError.Range(expected, Variance(slope), 0, Math.Sqrt(OwnShare));
+        return new(done[set].Set.Id, range, Observed(done[set].Set));
     }
 
     private double OwnShare => Math.Clamp(_errors / _errorSets, LeastError, MostError);
 
     private double Observed(SetLog set) => set.Repetitions + (set.ToLimit ? 0 : (set.Reserve?.Figure ?? 0) + (set.Reserve is null ? 0 : _state[Unsaid]));
 
-    internal void Learn(SetRun done, int set)
+    /// <summary>
+    /// What is done on a day before it is learned from: where an exercise is off the same way for the second time running, what was believed of it is
+    /// open again, for then it is not the day that was odd.
+    /// </summary>
+    internal void Wake(SetRun done)
     {
-        var log = done[set].Set;
-        var (expected, slope, equivalent) = Linear(done, set);
-        if (!log.ToLimit && log.Reserve is not null)
+        int place = _places[done[0].Set.Exercise], exercise = (place - First) / Each;
+        double now = SurpriseOf(done), before = _surprises[exercise];
+        _surprises[exercise] = now;
+        _covariance[place, place] += Square(LawError);
+        _covariance[place + OwnEndurance, place + OwnEndurance] += Square(LawError);
+        _covariance[place + OwnRecovery, place + OwnRecovery] += Square(LawError);
+        if (Math.Abs(now) < Surprising || Math.Abs(before) < Surprising || Math.Sign(now) != Math.Sign(before))
         {
-            // What is left beyond what was said shows as a set that seems to fall short of its forecast.
-            slope[Unsaid] = -1;
+            return;
         }
 
-        double foreseen = expected - (slope[Unsaid] == 0 ? 0 : _state[Unsaid]);
-        double seen = log.Repetitions + (log.ToLimit ? 0 : log.Reserve?.Figure ?? 0);
-        double error = Square(ErrorOf(log, expected)), variance = Variance(slope) + error, sure = Math.Sqrt(variance);
-        bool maximumByHalf = equivalent.Value < EnduranceFirst && Math.Abs(_state[Endurance]) < Math.Log(MostFactor) - 1e-6;
-        if (!log.EndedByMuscle || (!log.ToLimit && log.Reserve is null or { IsOpen: true }))
+        _surprises[exercise] = 0;
+        OpenUp(exercise);
+    }
+
+    private void OpenUp(int exercise)
+    {
+        int place = First + (Each * exercise);
+        _covariance[place, place] += Square(_anchors[exercise].Spread);
+        _covariance[place + OwnEndurance, place + OwnEndurance] += Square(Clients.Learned.OwnSpread);
+        _covariance[place + OwnRecovery, place + OwnRecovery] += Square(Clients.Learned.OwnRecoverySpread);
+    }
+
+    /// <summary>How far the sets of a day lie from what was believed before it, in standard deviations; open answers only where they say more.</summary>
+    private double SurpriseOf(SetRun done)
+    {
+        double off = 0, known = 0, error = 0;
+        for (int i = 0; i < done.Count; i++)
         {
-            var (push, weight) = AtLeast((seen - foreseen) / sure);
-            Update(slope, push * sure, variance, weight, maximumByHalf);
+            var seen = Seen(done, i);
+            off += seen.IsFloor ? Math.Max(0, seen.Off) : seen.Off;
+            known += seen.Variance - seen.Error;
+            error += seen.Error;
+        }
+
+        return off / Math.Sqrt((known * done.Count) + error);
+    }
+
+    /// <summary>A set against its forecast, all in the logarithm of repetitions.</summary>
+    /// <param name="Off">Done and left, past what was to be seen.</param>
+    /// <param name="Foreseen">Repetitions that were to be seen: what is possible less what is left unsaid.</param>
+    /// <param name="IsFloor">At least so much: nobody said how much more.</param>
+    /// <param name="Variance">Of all that is not known of the body, and of the error.</param>
+    private readonly record struct SeenSet(double Off, double Expected, double Foreseen, double[] Slope, double Error, double Variance, bool IsFloor, bool Judged);
+
+    private SeenSet Seen(SetRun done, int set)
+    {
+        var log = done[set].Set;
+        var (expected, slope) = Linear(done, set);
+        bool toFailure = IsToFailure(log), said = !toFailure && log.Reserve is not null, habit = said && log.Reserve!.Value.Figure == _answers.Habit;
+        // What is left beyond what was said shows as a set that seems to fall short of its forecast.
+        double foreseen = Math.Max(SetError.Fewest, expected - (said ? _state[Unsaid] : 0));
+        for (int i = 0; i < slope.Length; i++)
+        {
+            slope[i] *= Math.Max(SetError.Fewest, expected) / foreseen;
+        }
+
+        slope[Unsaid] = said ? -1 / foreseen : 0;
+        double off = Math.Log(Math.Max(SetError.Fewest, log.Repetitions + (said ? log.Reserve!.Value.Figure : 0)) / foreseen);
+        double error = Square((habit ? HabitError : ErrorOf(log, expected)) / foreseen);
+        return new(off, expected, foreseen, slope, error, Variance(slope) + error, !log.EndedByMuscle || (!toFailure && (!said || log.Reserve is { IsOpen: true })), said);
+    }
+
+    internal void Learn(SetRun done, int set)
+    {
+        var seen = Seen(done, set);
+        bool judged = _answers.Habit is null;
+        _answers = _answers.After(done[set], seen.Expected - done[set].Set.Repetitions);
+        if (judged && _answers.Habit is not null)
+        {
+            // What was believed on the strength of such answers is open again.
+            for (int i = 0; i < _exercises.Length; i++)
+            {
+                OpenUp(i);
+            }
+
+            seen = Seen(done, set);
+        }
+
+        double sure = Math.Sqrt(seen.Variance);
+        if (seen.IsFloor)
+        {
+            var (push, weight) = AtLeast(seen.Off / sure);
+            Update(seen.Slope, push * sure, seen.Variance, weight);
         }
         else
         {
-            double misjudged = log.ToLimit ? 0 : Square(Clients.Learned.UsualUnsaidSpread), own = SetError.Own(expected, slope[Form] * DayForm);
-            _errors += Math.Min(Square(seen - foreseen) - (variance - error) - misjudged, Square(MostSurprise) * own) / own;
+            double misjudged = seen.Judged ? Square(Clients.Learned.UsualUnsaidSpread) : 0, own = SetError.Own(seen.Expected, seen.Slope[Form] * DayForm * seen.Foreseen);
+            _errors += Math.Min((Square(seen.Off) - (seen.Variance - seen.Error)) * Square(seen.Foreseen) - misjudged, Square(MostSurprise) * own) / own;
             _errorSets++;
-            Update(slope, Math.Clamp(seen - foreseen, -MostSurprise * sure, MostSurprise * sure), variance, 1, maximumByHalf);
+            Update(seen.Slope, Math.Clamp(seen.Off, -MostSurprise * sure, MostSurprise * sure), seen.Variance, 1);
         }
 
-        _sessions[_places[log.Exercise] - FirstMaximum]++;
+        _sessions[(_places[done[set].Set.Exercise] - First) / Each]++;
     }
+
+    /// <summary>Nothing was left, and nobody had to judge it.</summary>
+    internal static bool IsToFailure(SetLog set) => set.ToLimit || set is { Stopped: StopReason.Muscle, Reserve: { Least: 0, Most: 0 } };
 
     /// <summary>
     /// What "at least so many" says: the mean of a normal distribution cut off below, and how much of a full observation it is worth (the
@@ -185,14 +283,20 @@ internal sealed class Belief
         return (Math.Min(push, MostSurprise), Math.Clamp(push * (push - floor), 0, 1));
     }
 
-    private static double ErrorOf(SetLog set, double expected) => set.ToLimit ? LimitError : SetError.Of(expected);
+    /// <summary>The more is left, the less surely anybody knows how much (Zourdos et al. 2021, J Strength Cond Res 35:S158-S165; from memory).</summary>
+    private const double ErrorARepetitionLeft = 0.3;
+
+    /// <summary>What is said from habit is known to so many repetitions (common practice).</summary>
+    private const double HabitError = 4;
+
+    private static double ErrorOf(SetLog set, double expected) =>
+        IsToFailure(set) ? LimitError : Math.Sqrt(Square(SetError.Of(expected)) + Square(ErrorARepetitionLeft * (set.Reserve?.Figure ?? 0)));
 
     /// <param name="weight">Of a full observation, 0 to 1: the uncertainty shrinks by so much of what a full one would take.</param>
-    /// <param name="maximumByHalf">The maxima move by half of what the filter would; right for the uncertainty too.</param>
-    private void Update(double[] slope, double surprise, double variance, double weight, bool maximumByHalf)
+    private void Update(double[] slope, double surprise, double variance, double weight)
     {
         int n = _state.Length;
-        double[] along = new double[n], gain = new double[n];
+        double[] along = new double[n];
         for (int i = 0; i < n; i++)
         {
             for (int j = 0; j < n; j++)
@@ -200,27 +304,51 @@ internal sealed class Belief
                 along[i] += _covariance[i, j] * slope[j];
             }
 
-            gain[i] = along[i] / variance * (maximumByHalf && i >= FirstMaximum ? HalfMove : 1);
-            _state[i] += gain[i] * surprise;
+            _state[i] += along[i] / variance * surprise;
         }
 
         for (int i = 0; i < n; i++)
         {
             for (int j = 0; j < n; j++)
             {
-                _covariance[i, j] += weight * ((gain[i] * variance * gain[j]) - (gain[i] * along[j]) - (along[i] * gain[j]));
+                _covariance[i, j] -= weight * along[i] * along[j] / variance;
             }
         }
 
-        Bound(Endurance, MostFactor);
-        Bound(Recovery, MostFactor);
-        for (int i = FirstMaximum; i < n; i++)
+        KeepWithinBounds();
+    }
+
+    /// <summary>
+    /// What ran out of its bounds is set on them, and all that goes with it moves along: the surprise belongs to what may still move (a state under
+    /// an equality constraint: Simon 2010, IET Control Theory Appl 4:1303-1318; from memory).
+    /// </summary>
+    private void KeepWithinBounds()
+    {
+        for (int i = 0; i < _state.Length; i++)
         {
-            Bound(i, MostStrength);
+            if (Math.Abs(_state[i]) > MostOf(i))
+            {
+                double back = ((Math.Sign(_state[i]) * MostOf(i)) - _state[i]) / _covariance[i, i];
+                for (int j = 0; j < _state.Length; j++)
+                {
+                    _state[j] += _covariance[i, j] * back;
+                }
+            }
         }
 
-        void Bound(int place, double most) => _state[place] = Math.Clamp(_state[place], -Math.Log(most), Math.Log(most));
+        for (int i = 0; i < _state.Length; i++)
+        {
+            _state[i] = Math.Clamp(_state[i], -MostOf(i), MostOf(i));
+        }
     }
+
+    private static double MostOf(int state) => state switch
+    {
+        Unsaid or Form => double.PositiveInfinity,
+        Endurance => Math.Log(MostFactor),
+        Recovery => Math.Log(MostRecovery),
+        _ => Math.Log(((state - First) % Each) switch { 0 => MostStrength, OwnRecovery => MostRecovery, _ => MostFactor }),
+    };
 
     private double Variance(double[] slope)
     {
@@ -239,28 +367,32 @@ internal sealed class Belief
         return sum;
     }
 
-    /// <summary>The forecast and how it bends with each unknown, by small steps both ways.</summary>
-    private (double Expected, double[] Slope, Demand Equivalent) Linear(SetRun done, int set)
+    /// <summary>The forecast and how its logarithm bends with each unknown, by small steps both ways.</summary>
+    private (double Expected, double[] Slope) Linear(SetRun done, int set)
     {
         const double step = 0.01;
         int place = _places[done[set].Set.Exercise];
         double[] slope = new double[_state.Length];
-        var (expected, equivalent) = ToFailure(done, set, place, _state[Endurance], _state[Recovery], _state[Form] + _state[place]);
-        slope[Endurance] = (At(step, 0, 0) - At(-step, 0, 0)) / (2 * step);
-        slope[Recovery] = set == 0 ? 0 : (At(0, step, 0) - At(0, -step, 0)) / (2 * step);
+        double lasts = _state[Endurance] + _state[place + OwnEndurance], recovers = _state[Recovery] + _state[place + OwnRecovery], maximum = _state[Form] + _state[place];
+        slope[Endurance] = slope[place + OwnEndurance] = (At(step, 0, 0) - At(-step, 0, 0)) / (2 * step);
+        slope[Recovery] = slope[place + OwnRecovery] = set == 0 ? 0 : (At(0, step, 0) - At(0, -step, 0)) / (2 * step);
         slope[Form] = slope[place] = (At(0, 0, step) - At(0, 0, -step)) / (2 * step);
-        return (expected, slope, equivalent);
+        return (ToFailure(done, set, place, lasts, recovers, maximum), slope);
 
-        double At(double endurance, double recovery, double maximum) => ToFailure(
-            done, set, place, _state[Endurance] + endurance, _state[Recovery] + recovery, _state[Form] + _state[place] + maximum).Expected;
+        double At(double endurance, double recovery, double stronger) =>
+            Math.Log(Math.Max(SetError.Fewest, ToFailure(done, set, place, lasts + endurance, recovers + recovery, maximum + stronger)));
     }
 
-    private (double Expected, Demand Equivalent) ToFailure(
-        SetRun done, int set, int place, double endurance, double recovery, double maximum)
+    private double ToFailure(SetRun done, int set, int place, double endurance, double recovery, double maximum)
     {
-        var anchor = Stronger(place - FirstMaximum, maximum) with { Endurance = Math.Exp(endurance), Recovery = Math.Exp(recovery) };
-        var effort = new ExerciseEffort(_exercises[place - FirstMaximum], _client, anchor, done[set].As.Geometry);
+        var anchor = Stronger(place, maximum) with { Endurance = Math.Exp(endurance), Recovery = Math.Exp(recovery) };
+        var effort = new ExerciseEffort(ExerciseAt(place), _client, anchor, done[set].As.Geometry);
         var budget = EffortBudget.Rested;
+        if (done.BeforeFirst is { } before)
+        {
+            budget = budget.AfterWork(Math.Min(budget.Left, DrainOf(before.Set) * before.Overlap)).AfterRest(before.After * effort.Recovery);
+        }
+
         for (int i = 0; i < set; i++)
         {
             budget = budget.AfterWork(Math.Min(budget.Left, done[i].Set.Repetitions * CostOf(effort, done[i])));
@@ -277,15 +409,15 @@ internal sealed class Belief
             budget = budget.AfterRest((rest - rested) * effort.Recovery);
         }
 
-        return (budget.Left / CostOf(effort, done[set]), effort.EquivalentOf(effort.DemandOf(done[set].Set.Load)));
+        return budget.Left / CostOf(effort, done[set]);
     }
 
     /// <summary>What a set took of its own budget, as believed now.</summary>
     private double DrainOf(TrainedSet set)
     {
         int place = _places[set.Set.Exercise];
-        var anchor = Stronger(place - FirstMaximum, _state[Form] + _state[place]) with { Endurance = Math.Exp(_state[Endurance]) };
-        return Math.Min(1, set.Set.Repetitions * CostOf(new ExerciseEffort(_exercises[place - FirstMaximum], _client, anchor, set.As.Geometry), set));
+        var effort = new ExerciseEffort(ExerciseAt(place), _client, Believed(place, _state[Form] + _state[place]), set.As.Geometry);
+        return Math.Min(1, set.Set.Repetitions * CostOf(effort, set));
     }
 
     private static double CostOf(ExerciseEffort effort, TrainedSet set)
@@ -312,11 +444,18 @@ internal sealed class Belief
         return passed > timed.Seconds && passed <= LongestRest ? Duration.FromSeconds(passed) : timed;
     }
 
-    /// <summary>A factor on strength acts on all that is met, the body it moves counted.</summary>
-    private StrengthAnchor Stronger(int exercise, double logFactor)
+    /// <summary>An exercise at so much of its maximum's logarithm, lasting and recovering as believed.</summary>
+    private StrengthAnchor Believed(int place, double maximum) => Stronger(place, maximum) with
     {
-        var anchor = _anchors[exercise];
-        var body = anchor.IsTotal ? Mass.Zero : Loads.Resistance.BodyMoved(_exercises[exercise].Load, _client, new Loads.Geometry()) * _client.BodyMass;
+        Endurance = Math.Exp(_state[Endurance] + _state[place + OwnEndurance]),
+        Recovery = Math.Exp(_state[Recovery] + _state[place + OwnRecovery]),
+    };
+
+    /// <summary>A factor on strength acts on all that is met, the body it moves counted.</summary>
+    private StrengthAnchor Stronger(int place, double logFactor)
+    {
+        var (anchor, exercise) = (_anchors[(place - First) / Each], ExerciseAt(place));
+        var body = anchor.IsTotal ? Mass.Zero : Loads.Resistance.BodyMoved(exercise.Load, _client, new Loads.Geometry()) * _client.BodyMass;
         return anchor.At(((anchor.Maximum + body) * Math.Exp(logFactor)) - body);
     }
 

@@ -31,14 +31,15 @@ internal static class Correction
     internal static Step? Up(LineCase about, SetLog[][] sessions)
     {
         var line = about.Line;
-        if (line.Form != SetForm.Straight || Foreseen.Of(line, about.Exercise, about.Client, about.Anchor) is not { IsEmpty: false } foreseen)
+        if (line.Form != SetForm.Straight || about.Foresee(line) is not { IsEmpty: false } foreseen)
         {
             return null;
         }
 
         double meant = Meant(about, about.AskedOf(sessions[0]));
         bool limit = sessions[0].Any(s => s.ToLimit);
-        if (!IsFarTooEasy(foreseen, line, meant) || !IsBorneOut(about, sessions[0], meant))
+        bool isSaid = IsSaid(about, sessions[0], meant);
+        if (!(IsFarTooEasy(foreseen, line, meant) || (isSaid && IsFarTooEasyInTheMiddle(foreseen, line, meant))) || !IsBorneOut(about, sessions[0], meant))
         {
             return null;
         }
@@ -46,7 +47,9 @@ internal static class Correction
         int last = line.Counts[^1];
         ImmutableArray<string> why =
         [
-            $"Even the low end of the forecast leaves {Math.Floor(foreseen[^1].Low - last):0} after {last}, meant were {meant:0.#}.",
+            IsFarTooEasy(foreseen, line, meant)
+                ? $"Even the low end of the forecast leaves {Math.Floor(foreseen[^1].Low - last):0} after {last}, meant were {meant:0.#}."
+                : $"Every set was said to leave {meant + TooEasyBy:0.#} and more, and the forecast says so too: {Math.Floor(foreseen[^1].Middle - last):0} after {last}, meant were {meant:0.#}.",
             limit ? "A set to the limit backs the whole way." : $"Load moves by a fifth at most until a set to the limit backs more.",
         ];
         var zone = about.Rules.Zones.Of((about.Start ?? line).Counts.Min());
@@ -71,6 +74,13 @@ internal static class Correction
     private static bool IsFarTooEasy(ImmutableArray<RepetitionRange> foreseen, Prescription line, double meant) =>
         foreseen.Zip(line.Counts, (range, count) => range.Low >= count + meant + TooEasyBy).All(easy => easy);
 
+    private static bool IsFarTooEasyInTheMiddle(ImmutableArray<RepetitionRange> foreseen, Prescription line, double meant) =>
+        foreseen.Zip(line.Counts, (range, count) => range.Middle >= count + meant + TooEasyBy).All(easy => easy);
+
+    /// <summary>Every set asked for was done and said to leave far more than was meant.</summary>
+    private static bool IsSaid(LineCase about, SetLog[] last, double meant) =>
+        last.Length >= about.SetsAsked(last) && last.All(s => s.ToLimit || s.Reserve is not null) && IsBorneOut(about, last, meant);
+
     /// <summary>What was done and said does not speak against it. Who said nothing is taken at the forecast.</summary>
     private static bool IsBorneOut(LineCase about, SetLog[] last, double meant)
     {
@@ -85,26 +95,32 @@ internal static class Correction
         Rung? heaviest = null;
         for (var rung = about.Implement?.Ladder.Above(about.Line.Load);
             rung is not null && LoadStep.Jump(about.Line, about.Exercise, rung, about.Client, about.Anchor!) <= most + 1e-9
-                && Foreseen.Leaves(meant, about.Line with { Load = rung.Load }, about.Exercise, about.Client, about.Anchor);
+                && IsBorne(rung);
             rung = about.Implement!.Ladder.Above(rung.Load))
         {
             heaviest = rung;
         }
 
         return heaviest;
+
+        // Past a fifth the low end has to bear it too: so far off the forecast leans on the curve more than on what was done.
+        bool IsBorne(Rung rung) =>
+            about.Line with { Load = rung.Load } is var there && about.Leaves(meant, there)
+            && (LoadStep.Jump(about.Line, about.Exercise, rung, about.Client, about.Anchor!) <= MostAtOnce + 1e-9
+                || about.Foresee(there).Zip(there.Counts).All(set => set.First.Low >= set.Second));
     }
 
     /// <summary>Counts that leave what was meant, where the low end still leaves far more; null where they are there already.</summary>
     private static Prescription? Counted(LineCase about, Prescription line, double meant, int top)
     {
-        if (!IsFarTooEasy(Foreseen.Of(line, about.Exercise, about.Client, about.Anchor), line, meant))
+        if (!IsFarTooEasy(about.Foresee(line), line, meant))
         {
             return null;
         }
 
         // Earlier sets tire later ones: the last count that leaves enough is found by trying.
         int more = 0;
-        while (line.Counts.Max() + more < top && Foreseen.Leaves(meant, Raised(more + 1), about.Exercise, about.Client, about.Anchor))
+        while (line.Counts.Max() + more < top && about.Leaves(meant, Raised(more + 1)))
         {
             more++;
         }
@@ -120,25 +136,29 @@ internal static class Correction
 
     /// <summary>
     /// A lighter load of a fifth less at most: the heaviest at which the counts are forecast, else the lightest of them with as many as it
-    /// allows. Null where none lies so near.
+    /// allows. Where every set went to failure and a fifth less would not even leave the zone's fewest, as far as it takes. Null where none lies
+    /// so near.
     /// </summary>
-    internal static Prescription? Lighter(LineCase about)
+    /// <param name="last">Sets of the last session.</param>
+    internal static Prescription? Lighter(LineCase about, SetLog[] last)
     {
-        if (about.Implement is not { } implement || about.Anchor is not { } anchor || Foreseen.Of(about.Line, about.Exercise, about.Client, anchor).IsEmpty)
+        if (about.Implement is not { } implement || about.Anchor is not { } anchor || about.Foresee(about.Line).IsEmpty)
         {
             return null;
         }
 
+        int fewest = about.Rules.Zones.Of((about.Start ?? about.Line).Counts.Min()).Least;
         Prescription? lightest = null;
         for (var rung = implement.Ladder.Below(about.Line.Load); rung is not null && rung.Load > Mass.Zero; rung = implement.Ladder.Below(rung.Load))
         {
-            if (LoadStep.Jump(about.Line, about.Exercise, rung, about.Client, anchor) < -MostAtOnce - 1e-9)
+            if (LoadStep.Jump(about.Line, about.Exercise, rung, about.Client, anchor) < -MostAtOnce - 1e-9
+                && !(last.All(Belief.IsToFailure) && (lightest is null || AsForecast(about, lightest).Counts.Max() < fewest)))
             {
                 break;
             }
 
             lightest = On(about.Line, rung, implement);
-            if (Foreseen.Leaves(0, lightest, about.Exercise, about.Client, anchor))
+            if (about.Leaves(0, lightest))
             {
                 return lightest;
             }
@@ -170,10 +190,11 @@ internal static class Correction
         return null;
     }
 
-    private static Prescription AsForecast(LineCase about, Prescription line)
+    /// <summary>With as many in every set as are forecast to leave so many.</summary>
+    internal static Prescription AsForecast(LineCase about, Prescription line, double reserve = 0)
     {
         var counts = line.Counts;
-        while (counts.Max() > 1 && !Foreseen.Leaves(0, line with { Counts = counts }, about.Exercise, about.Client, about.Anchor))
+        while (counts.Max() > 1 && !about.Leaves(reserve, line with { Counts = counts }))
         {
             int highest = counts.Max();
             counts = [.. counts.Select(c => Math.Min(c, highest - 1))];

@@ -19,48 +19,76 @@ public static class Foreseen
     private const double Nudge = 0.01;
 
     /// <summary>Whether every set is forecast to reach its count with so many left over; false where nothing is forecast.</summary>
-    public static bool Leaves(double reserve, Prescription line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor)
+    public static bool Leaves(
+        double reserve, Prescription line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor, ImmutableArray<PartnerSet> partners = default)
     {
-        var sets = Middle(line, exercise, client, anchor);
+        var sets = Middle(line, exercise, client, anchor, partners);
         return !sets.IsEmpty && sets.Zip(line.Counts, (set, count) => set.ToFailure >= count + reserve).All(reached => reached);
     }
 
+    /// <param name="partners">Done back to back with it (<see cref="Company"/>); none for a line that stands alone.</param>
     /// <returns>Repetitions to failure of each set with their 80 percent range; empty where nothing is forecast.</returns>
-    public static ImmutableArray<RepetitionRange> Of(Prescription line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor)
+    public static ImmutableArray<RepetitionRange> Of(
+        Prescription line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor, ImmutableArray<PartnerSet> partners = default)
     {
-        var middle = Middle(line, exercise, client, anchor);
+        var middle = Middle(line, exercise, client, anchor, partners);
         if (anchor is null || middle.IsEmpty)
+        {
+            return [];
+        }
+
+        double[] shared = partners.IsDefaultOrEmpty ? new double[middle.Length] : Bend(
+            Middle(line, exercise, client, anchor, [.. partners.Select(p => p with { Drain = p.Drain * Math.Exp(Nudge) })]),
+            Middle(line, exercise, client, anchor, [.. partners.Select(p => p with { Drain = p.Drain * Math.Exp(-Nudge) })]));
+        return
+        [
+            .. BendsOf(line, exercise, client, anchor, partners).Select((bend, i) => SetError.Range(
+                middle[i].ToFailure, bend.Variance(anchor) + Math.Pow(shared[i] * Company.DrainSpread, 2), bend.Maximum * Belief.DayForm, client.Learned.Unsteadiness)),
+        ];
+    }
+
+    /// <summary>How the logarithm of a set's repetitions bends with what is not known: they are known to so many percent rather than to so many.</summary>
+    private readonly record struct Bends(double Maximum, double Endurance, double Recovery)
+    {
+        internal double Variance(StrengthAnchor anchor) => anchor.Doubt.Variance(Maximum, Endurance, Recovery, anchor.Spread);
+    }
+
+    /// <returns>One entry a set; empty where nothing is forecast.</returns>
+    private static ImmutableArray<Bends> BendsOf(
+        Prescription line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor, ImmutableArray<PartnerSet> partners)
+    {
+        if (anchor is null)
         {
             return [];
         }
 
         // A factor on strength acts on all that is met, the body it moves counted.
         var body = anchor.IsTotal ? Mass.Zero : Resistance.BodyMoved(exercise.Load, client, new Geometry()) * client.BodyMass;
-        var maximum = Bends(m => m.At(((m.Maximum + body) * Math.Exp(Nudge)) - body), m => m.At(((m.Maximum + body) * Math.Exp(-Nudge)) - body));
-        var endurance = Bends(m => m with { Endurance = m.Endurance * Math.Exp(Nudge) }, m => m with { Endurance = m.Endurance * Math.Exp(-Nudge) });
-        var recovery = Bends(m => m with { Recovery = m.Recovery * Math.Exp(Nudge) }, m => m with { Recovery = m.Recovery * Math.Exp(-Nudge) });
-        var learned = client.Learned;
-        return
-        [
-            .. middle.Select((set, i) =>
-            {
-                double form = maximum[i] * Belief.DayForm;
-                double variance = Square(maximum[i] * anchor.Spread) + Square(endurance[i] * learned.Endurance.Spread) + Square(recovery[i] * learned.Recovery.Spread)
-                    + (2 * maximum[i] * endurance[i] * anchor.WithEndurance)
-                    + Square(form) + (SetError.Own(set.ToFailure, form) * Square(learned.Unsteadiness));
-                double reach = StrengthAnchor.EightyPercent * Math.Sqrt(Math.Max(0, variance));
-                return new RepetitionRange(Math.Max(0, set.ToFailure - reach), set.ToFailure, set.ToFailure + reach);
-            }),
-        ];
+        double[] maximum = Along((m, by) => m.At(((m.Maximum + body) * by) - body));
+        double[] endurance = Along((m, by) => m with { Endurance = m.Endurance * by });
+        double[] recovery = Along((m, by) => m with { Recovery = m.Recovery * by });
+        return [.. maximum.Select((bend, i) => new Bends(bend, endurance[i], recovery[i]))];
 
-        double[] Bends(Func<StrengthAnchor, StrengthAnchor> up, Func<StrengthAnchor, StrengthAnchor> down) =>
-            [.. Middle(line, exercise, client, up(anchor)).Zip(Middle(line, exercise, client, down(anchor)), (more, less) => (more.ToFailure - less.ToFailure) / (2 * Nudge))];
+        double[] Along(Func<StrengthAnchor, double, StrengthAnchor> moved) => Bend(
+            Middle(line, exercise, client, moved(anchor, Math.Exp(Nudge)), partners), Middle(line, exercise, client, moved(anchor, Math.Exp(-Nudge)), partners));
     }
 
-    private static ImmutableArray<ForecastSet> Middle(Prescription line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor) =>
+    /// <summary>
+    /// How far the last set of a line may lie from its forecast for want of knowledge of the body alone, as a part of it, four of five times: what a
+    /// set to the limit would tell. 0 where nothing is forecast.
+    /// </summary>
+    internal static double Unknown(Prescription line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor)
+    {
+        var bends = BendsOf(line, exercise, client, anchor, []);
+        return bends is not [.., var last] ? 0 : StrengthAnchor.EightyPercent * Math.Sqrt(Math.Max(0, last.Variance(anchor!)));
+    }
+
+    private static double[] Bend(ImmutableArray<ForecastSet> up, ImmutableArray<ForecastSet> down) =>
+        [.. up.Zip(down, (more, less) => Math.Log(Math.Max(SetError.Fewest, more.ToFailure) / Math.Max(SetError.Fewest, less.ToFailure)) / (2 * Nudge))];
+
+    private static ImmutableArray<ForecastSet> Middle(
+        Prescription line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor, ImmutableArray<PartnerSet> partners) =>
         anchor is null || !exercise.IsForecast || !line.Count.IsRepetitions()
             ? []
-            : (new SetPlan(line.Counts, line.Load, line.Style, line.Rest, []) { Form = line.Form }).Forecast(new ExerciseEffort(exercise, client, anchor, line.Geometry));
-
-    private static double Square(double value) => value * value;
+            : (new SetPlan(line.Counts, line.Load, line.Style, line.Rest, partners.IsDefault ? [] : partners) { Form = line.Form }).Forecast(new ExerciseEffort(exercise, client, anchor, line.Geometry));
 }

@@ -117,7 +117,7 @@ internal static class LastSessions
         var last = sessions[0];
         var (line, was) = (about.Line, about.AskedOf(last));
         // Asked about once; who always logs so is judged by what is there, and the desk says so.
-        if (last.Length < about.SetsAsked(last) && !(sessions.Length > 1 && sessions[1].Length < about.SetsAsked(sessions[1])))
+        if (last.Length < about.SetsAsked(last) && !about.LeftSetsOutBefore && !sessions.Skip(1).Any(s => s.Length < about.SetsAsked(s)))
         {
             return new Step(StepKind.Hold, $"The same again: {last.Length} of {was.Counts.Length} sets were done.", ["If the others were done too they were not logged: worth asking once."], line);
         }
@@ -136,7 +136,7 @@ internal static class LastSessions
         }
 
         ImmutableArray<string> why = [$"A third or more short is more than a bad day: {was.CountInWords} was too much."];
-        if (Correction.Lighter(about) is { } lighter)
+        if (Correction.Lighter(about, last) is { } lighter)
         {
             return new Step(StepKind.TooMuch, $"Down to {lighter.Load}, {lighter.CountInWords}: {of}.", why, lighter);
         }

@@ -101,6 +101,7 @@ public static class Learning
                 var done = SetRun.Of([.. line], session, catalogue);
                 var was = belief.Of(line.Key.Exercise);
                 var foreseen = new SetHindsight[done.Count];
+                belief.Wake(done);
                 for (int i = 0; i < done.Count; i++)
                 {
                     foreseen[i] = belief.Foresee(done, i);

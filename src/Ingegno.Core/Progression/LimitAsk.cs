@@ -8,13 +8,16 @@ using Ingegno.Core.Programmes;
 namespace Ingegno.Core.Progression;
 
 /// <summary>
-/// Now and then one safe last set is asked to the true limit: it shows what is really left when a client says two. Never a beginner, never
-/// anybody with something named on the health screen, never a set-up that failing could make dangerous.
+/// Where too little is known of a line and failing on it is safe, its last set is asked to the true limit: it shows what is really left when a
+/// client says two. Never a beginner, never anybody with something named on the health screen, never a set-up that failing could make dangerous.
 /// </summary>
 public static class LimitAsk
 {
-    /// <summary>Days between two such sets (common practice).</summary>
-    public const int DaysBetween = 10;
+    /// <summary>Days between two such sets: nobody goes to the limit session after session (common practice).</summary>
+    public const int DaysBetween = 4;
+
+    /// <summary>A set known to less than so much of itself, four of five times, is worth asking: two repetitions of fourteen (common practice).</summary>
+    private const double WorthKnowing = 0.15;
 
     /// <summary>Something in the hands that can be put down, and nothing over the body.</summary>
     private static readonly ImmutableArray<Pattern> PutDown =
@@ -34,7 +37,10 @@ public static class LimitAsk
     private static bool IsFloorPushUp(Prescription line, Exercise exercise) =>
         exercise is { Family: ExerciseFamily.PushUps, Pattern: Pattern.HorizontalPress, Load.Body: BodyModel.PushUp or BodyModel.KneelingPushUp } && line.Kit is null;
 
-    /// <summary>The line of a session whose maximum is known worst, of those that are safe and free of pain; null for none today.</summary>
+    /// <summary>
+    /// The line of a session that is known worst, of those that are safe and free of pain; null where all are known well enough, or one was asked a few
+    /// days ago.
+    /// </summary>
     /// <param name="lastAsked">The last set to the limit of this client, any exercise.</param>
     public static int? Of(
         IEnumerable<(int Line, Prescription Prescription)> session, ClientProfile client, Catalogue catalogue, StrengthAnchors anchors,
@@ -45,11 +51,13 @@ public static class LimitAsk
             return null;
         }
 
-        return session
-            .Select(l => (l.Line, l.Prescription, Exercise: catalogue.Find(l.Prescription.Exercise)))
-            .Where(l => l.Exercise is not null && !isPainful(l.Exercise) && IsSafe(l.Prescription, l.Exercise, client))
-            .OrderByDescending(l => anchors.For(l.Exercise!)?.Spread ?? 0).ThenBy(l => l.Line)
-            .Select(l => (int?)l.Line)
-            .FirstOrDefault();
+        return (
+            from asked in session
+            let exercise = catalogue.Find(asked.Prescription.Exercise)
+            where exercise is not null && !isPainful(exercise) && IsSafe(asked.Prescription, exercise, client)
+            let unknown = Foreseen.Unknown(asked.Prescription, exercise, client, anchors.For(exercise))
+            where unknown >= WorthKnowing
+            orderby unknown descending, asked.Line
+            select (int?)asked.Line).FirstOrDefault();
     }
 }

@@ -3,6 +3,7 @@ using System.Collections.Immutable;
 using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
+using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
@@ -51,11 +52,23 @@ public sealed record LineCase(
     internal Prescription AskedOf(SetLog[] session) =>
         session.Select(s => AskedAs.GetValueOrDefault(s.Id)).FirstOrDefault(p => p is not null && p.Exercise == Line.Exercise && !p.Counts.IsEmpty) ?? Line;
 
+    /// <summary>A session before the last, at whatever load, was logged with sets missing: that was asked about then.</summary>
+    public bool LeftSetsOutBefore { get; init; }
+
     /// <summary>The day it is decided on; null where days off are not to count.</summary>
     public DateOnly? Today { get; init; }
 
     /// <summary>Sets of the newest session where they were done with another load than the line's, in order; else empty.</summary>
     public ImmutableArray<SetLog> Otherwise { get; init; } = [];
+
+    /// <summary>Done back to back with it; none for a line that stands alone.</summary>
+    public ImmutableArray<PartnerSet> Partners { get; init; } = [];
+
+    /// <summary>What a prescription of this line would allow next time, set by set; empty where nothing is forecast.</summary>
+    internal ImmutableArray<RepetitionRange> Foresee(Prescription line) => Foreseen.Of(line, Exercise, Client, Anchor, Partners);
+
+    /// <summary>Whether every set of it is forecast to reach its count with so many left over; false where nothing is forecast.</summary>
+    internal bool Leaves(double reserve, Prescription line) => Foreseen.Leaves(reserve, line, Exercise, Client, Anchor, Partners);
 
     /// <summary>Decides what is raised first.</summary>
     public Purpose Purpose { get; init; } = Purpose.Growth;

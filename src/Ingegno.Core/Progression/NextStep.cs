@@ -154,7 +154,7 @@ public static class NextStep
     private static Step? Stuck(LineCase about, SetLog[][] sessions)
     {
         var trend = Plateau.Of(about.Estimates);
-        if (trend is Trend.TooEarly or Trend.Rising || Over(about.AskedOf(sessions[0]), sessions[0]) > 0 || IsBetterLately(sessions))
+        if (trend is Trend.TooEarly or Trend.Rising || Over(about, about.AskedOf(sessions[0]), sessions[0]) > 0 || IsBetterLately(sessions))
         {
             return null;
         }
@@ -208,8 +208,22 @@ public static class NextStep
 
     /// <summary>What is raised once load and repetitions have run out.</summary>
     private static Raised? Further(LineCase about, ImmutableArray<Raise> order) =>
-        ProgressionOrder.After(
-            new(about.Line, about.Start ?? about.Line, about.Exercise, about.Implement, about.Anchor, about.Variations), order, about.Client, about.Rules);
+        order.Select(what => ProgressionOrder.After(
+            new(about.Line, about.Start ?? about.Line, about.Exercise, about.Implement, about.Anchor, about.Variations), [what], about.Client, about.Rules))
+            .Select(raised => raised is null ? null : WithinReach(about, raised)).FirstOrDefault(raised => raised is not null);
+
+    /// <summary>Slower repetitions are fewer: as many as leave what was meant, null where those fall out of the line's zone.</summary>
+    private static Raised? WithinReach(LineCase about, Raised raised)
+    {
+        double meant = Correction.Meant(about, about.Line);
+        if (raised.What is not (Raise.Tempo or Raise.Pause) || about.Foresee(raised.Next).IsEmpty || about.Leaves(meant, raised.Next))
+        {
+            return raised;
+        }
+
+        var fewer = Correction.AsForecast(about, raised.Next, meant);
+        return fewer.Counts.Min() >= Math.Min(about.Line.Counts.Min(), about.Rules.Zones.Of((about.Start ?? about.Line).Counts.Min()).Least) ? raised with { Next = fewer } : null;
+    }
 
     private static StepKind KindOf(Raise what) => what switch
     {
@@ -264,7 +278,7 @@ public static class NextStep
         double jump = LoadStep.Jump(line, exercise, rung, client, anchor);
         string jumpWords = $"{line.Load} to {rung.Load} is {jump * 100:0.#} % more of what the muscles meet";
         var there = line with { Counts = FromStart(about) };
-        int overTwice = sessions.Take(LoadStep.SessionsRunning).Count(s => Beyond(about.AskedOf(s), s[Math.Min(line.Counts.Length, s.Length) - 1], there.Counts[^1]) >= LoadStep.OverTarget);
+        int overTwice = sessions.Take(LoadStep.SessionsRunning).Count(s => Beyond(about, about.AskedOf(s), s[Math.Min(line.Counts.Length, s.Length) - 1], there.Counts[^1]) >= LoadStep.OverTarget);
         int? earning = LoadStep.EarningCount(there, exercise, rung, client, anchor, rules);
         // A step small enough to take is earned over two sessions, never by one good day.
         bool earned = jump > LoadStep.Largest && sessions[0].Take(line.Counts.Length).All(s => Sides.Done(s) >= earning);
@@ -286,7 +300,9 @@ public static class NextStep
                 overTwice == 1
                     ? $"The same once more: {LoadStep.OverTarget} over the target again earn {rung.Load}."
                     : $"The same again: {LoadStep.OverTarget} over the target, {LoadStep.SessionsRunning} sessions running, earn {rung.Load}.",
-                [jumpWords + ".", $"Over the target last time: {Over(about.AskedOf(sessions[0]), sessions[0])}, counting what was left beyond the plan."],
+                [jumpWords + ".", about.Client.Learned.SaysAlways is { } always
+                    ? $"The answer is always {always:0.#}: what is done clean counts, as {LoadStep.OverTarget} over."
+                    : $"Over the target last time: {Over(about, about.AskedOf(sessions[0]), sessions[0])}, counting what was left beyond the plan."],
                 line);
         }
 
@@ -317,7 +333,7 @@ public static class NextStep
         Rung? farther = null;
         for (var rung = about.Implement!.Ladder.Above(next.Load);
             rung is not null && LoadStep.Jump(about.Line, about.Exercise, rung, about.Client, about.Anchor!) <= LoadStep.Largest
-                && Foreseen.Leaves(about.Line.Reserve ?? about.Rules.Reserve, about.Line with { Load = rung.Load }, about.Exercise, about.Client, about.Anchor);
+                && about.Leaves(about.Line.Reserve ?? about.Rules.Reserve, about.Line with { Load = rung.Load });
             rung = about.Implement.Ladder.Above(rung.Load))
         {
             farther = rung;
@@ -333,11 +349,17 @@ public static class NextStep
         : [.. about.Line.Counts.Select(_ => start.Counts.Min())];
 
     /// <summary>Repetitions over the target on the last set; reserve beyond the plan counts as done.</summary>
-    private static int Over(Prescription line, SetLog[] session) =>
-        Beyond(line, session[Math.Min(line.Counts.Length, session.Length) - 1], line.Counts[^1]);
+    private static int Over(LineCase about, Prescription line, SetLog[] session) =>
+        Beyond(about, line, session[Math.Min(line.Counts.Length, session.Length) - 1], line.Counts[^1]);
 
-    private static int Beyond(Prescription line, SetLog set, int count)
+    /// <summary>Of who always says the same, a set that is done counts as earning: nothing else would ever tell.</summary>
+    private static int Beyond(LineCase about, Prescription line, SetLog set, int count)
     {
+        if (about.Client.Learned.SaysAlways is { } always && set.Reserve is { } said && said.Figure == always && Sides.Done(set) >= count)
+        {
+            return Math.Max(LoadStep.OverTarget, Sides.Done(set) - count);
+        }
+
         double spare = set.Reserve is { } left && line.Reserve is { } planned ? Math.Max(0, left.Figure - planned) : 0;
         return Sides.Done(set) + (int)Math.Floor(spare) - count;
     }
@@ -354,7 +376,7 @@ public static class NextStep
         int SpareOf(SetLog[] session)
         {
             var asked = about.AskedOf(session);
-            return session.Length < asked.Counts.Length ? 0 : asked.Counts.Select((count, i) => Beyond(asked, session[i], count)).Min();
+            return session.Length < asked.Counts.Length ? 0 : asked.Counts.Select((count, i) => Beyond(about, asked, session[i], count)).Min();
         }
     }
 

@@ -78,11 +78,12 @@ public static class PlanProgress
             .. from session in plan.Sessions
                from line in session.Lines
                where line.Prescription is not null
-               select Progress(line, session.Title, line.Prescription!),
+               select Progress(line, session, line.Prescription!),
         ];
 
-        LineProgress Progress(PlannedLine line, string session, Prescription prescription)
+        LineProgress Progress(PlannedLine line, PlannedSession session, Prescription prescription)
         {
+            var partners = PartnersOf(line, session);
             AskedSet[] asked = [.. training.Asked.Where(a => a.Set.Line == line.Line && a.Set.Exercise == prescription.Exercise)];
             ImmutableArray<SetLog> logs = [.. asked.Select(a => a.Set)];
             var estimates = training.Digest.Of(prescription.Exercise);
@@ -99,28 +100,41 @@ public static class PlanProgress
                         AskedAs = asked.Where(a => a.As is not null).ToDictionary(a => a.Set.Id, a => a.As!),
                         Start = line.Start,
                         Today = day,
+                        LeftSetsOutBefore = LeftSetsOut(asked),
                         Otherwise = newest.All(l => l.Load.Grams != prescription.Load.Grams && (line.Since is not { } from || l.On >= from)) ? [.. newest] : [],
                         Harder = exercise.Harder is [var up, ..] ? rules.Catalogue.Find(up.Exercise) : null,
                         Variations = [.. Variations(line, prescription, exercise)],
                         Pain = training.Pain,
                         ClearedThrough = training.ClearedThrough(prescription.Exercise),
                         Estimates = estimates,
-                        Sore = training.SoreAfter(session),
+                        Sore = training.SoreAfter(session.Title),
                         Week = logs.IsEmpty ? WeekKind.Full : BlockCalendar.KindOn(plan.Block, logs.Max(l => l.On)),
                         Purpose = prescription.Purpose ?? purpose,
+                        Partners = partners,
                     })
                     : NextStep.NotAsPlanned(prescription, today.Against);
             }
 
             return new(
-                line.Line, line.Tag, session, prescription, logs, step, Plateau.Of(estimates),
-                rules.Catalogue.Find(prescription.Exercise) is { } done ? Foreseen.Of(prescription, done, client, anchors.For(done)) : [])
+                line.Line, line.Tag, session.Title, prescription, logs, step, Plateau.Of(estimates),
+                rules.Catalogue.Find(prescription.Exercise) is { } done ? Foreseen.Of(prescription, done, client, anchors.For(done), partners) : [])
             {
                 Version = plan.VersionOf(line.Main),
                 AskedOtherwise = [.. Otherwise(asked, prescription)],
                 Former = [.. FormerOf(line, prescription)],
             };
         }
+
+        ImmutableArray<PartnerSet> PartnersOf(PlannedLine line, PlannedSession session)
+        {
+            PlannedLine[] round = line.Group is null ? [] : [.. session.Lines.Where(l => l.Group == line.Group && l.Prescription is not null)];
+            return Company.Of(Array.IndexOf(round, line), [.. round.Select(l => l.Prescription!)], client, rules.Catalogue, anchors);
+        }
+
+        // Before the newest day: a week that was to be lighter tells nothing.
+        bool LeftSetsOut(AskedSet[] asked) => asked.GroupBy(a => a.Set.On).OrderByDescending(g => g.Key).Skip(1).Any(g =>
+            g.Select(a => a.As).FirstOrDefault(p => p is not null) is { } was && g.Count() < was.Counts.Length - was.OptionalSets
+            && BlockCalendar.KindOn(plan.Block, g.Key) == WeekKind.Full);
 
         static IEnumerable<AskedOn> Otherwise(AskedSet[] asked, Prescription now) =>
             from day in asked.GroupBy(a => a.Set.On)

@@ -1,4 +1,5 @@
 using Ingegno.Core.Clients;
+using Ingegno.Core.Effort;
 
 namespace Ingegno.Core.Progression;
 
@@ -14,6 +15,9 @@ internal static class SetError
     /// <summary>Standard deviation of what is done and said to be left, repetitions.</summary>
     internal static double Of(double expected) => Math.Max(Repetitions, Share * expected);
 
+    /// <summary>Fewer repetitions than this are reckoned as this many, where their logarithm is taken.</summary>
+    internal const double Fewest = 0.5;
+
     /// <summary>
     /// Variance that stays when the form of the day and the misjudging of what is left, a repetition, are taken out: both are counted for
     /// themselves.
@@ -21,6 +25,18 @@ internal static class SetError
     /// <param name="form">What the form of the day is worth here, repetitions.</param>
     internal static double Own(double expected, double form) => Math.Max(
         LeastOwn * LeastOwn, Square(Of(expected)) - Square(form) - Square(Learned.UsualUnsaidSpread));
+
+    /// <summary>Repetitions to failure, four of five times.</summary>
+    /// <param name="variance">Of their logarithm, for all that is not known of the body.</param>
+    /// <param name="form">What the form of the day is worth, of their logarithm.</param>
+    /// <param name="unsteadiness">Of the client, 1 for most.</param>
+    internal static RepetitionRange Range(double expected, double variance, double form, double unsteadiness)
+    {
+        double few = Math.Max(Fewest, expected);
+        double own = Own(expected, form * few) * Square(unsteadiness) / Square(few);
+        double reach = StrengthAnchor.EightyPercent * Math.Sqrt(Math.Max(0, variance) + Square(form) + own);
+        return new(expected * Math.Exp(-reach), expected, few * Math.Exp(reach));
+    }
 
     private static double Square(double value) => value * value;
 }

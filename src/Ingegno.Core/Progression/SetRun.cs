@@ -20,13 +20,19 @@ internal sealed class SetRun
 
     private readonly ImmutableArray<PartnerDone>[] _between;
 
-    private SetRun(TrainedSet[] sets, ImmutableArray<PartnerDone>[] between) => (Sets, _between) = (sets, between);
+    private SetRun(TrainedSet[] sets, ImmutableArray<PartnerDone>[] between, PartnerDone? before) => (Sets, _between, BeforeFirst) = (sets, between, before);
 
     internal TrainedSet[] Sets { get; }
 
     internal int Count => Sets.Length;
 
     internal TrainedSet this[int set] => Sets[set];
+
+    /// <summary>
+    /// Of the lines it is done back to back with, before its own first set, the last of them; <see cref="PartnerDone.After"/> is then the rest from
+    /// its end to the first set. Null where its turn came first.
+    /// </summary>
+    internal PartnerDone? BeforeFirst { get; }
 
     /// <summary>After the set and before the next, in order.</summary>
     internal ImmutableArray<PartnerDone> Between(int set) => _between[set];
@@ -43,7 +49,20 @@ internal sealed class SetRun
                where overlap >= LeastOverlap
                select (other, overlap),
         ];
-        return new(sets, [.. sets.Select((set, i) => i + 1 < sets.Length ? Between(set, sets[i + 1], others) : [])]);
+        ImmutableArray<PartnerDone>[] between = [.. sets.Select((set, i) => i + 1 < sets.Length ? Between(set, sets[i + 1], others) : [])];
+        return new(sets, between, BeforeTheFirst(sets[0], between.SelectMany(b => b).Select(p => p.Set.Set.Line).ToHashSet(), others));
+    }
+
+    private static PartnerDone? BeforeTheFirst(TrainedSet first, HashSet<int> partners, (TrainedSet Set, double Overlap)[] others)
+    {
+        if (first.Set.At is not { } ended)
+        {
+            return null;
+        }
+
+        var begun = ended - TimeSpan.FromSeconds((first.As.Style.Lasts * first.Set.Repetitions).Seconds);
+        var (set, overlap) = others.Where(o => partners.Contains(o.Set.Set.Line) && o.Set.Set.At < begun).OrderByDescending(o => o.Set.Set.At).FirstOrDefault();
+        return set is null ? null : new(set, overlap, Duration.FromSeconds((begun - set.Set.At!.Value).TotalSeconds));
     }
 
     private static ImmutableArray<PartnerDone> Between(TrainedSet set, TrainedSet next, (TrainedSet Set, double Overlap)[] others) =>

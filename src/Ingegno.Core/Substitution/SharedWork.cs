@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Dosing;
+using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
@@ -30,14 +31,16 @@ internal static class SharedWork
     }
 
     /// <summary>A set at home, as rebuilt.</summary>
-    internal static Worked AtHome(int line, Exercise exercise, Alternative chosen)
-    {
-        var given = chosen.Prescription;
-        return chosen.Forecast.IsEmpty
-            ? new(line, exercise, Supersets.PartnerLasts, given.Rest, 0)
-            : new(line, exercise, Lasts(exercise, given.Style.Lasts, given.Counts[0]), given.Rest,
-                Math.Min(1, given.Counts[0] / Math.Max(1, chosen.Forecast[0].ToFailure)));
-    }
+    internal static Worked AtHome(int line, Exercise exercise, Alternative chosen) =>
+        OneSet(line, exercise, chosen.Prescription, chosen.Forecast.IsEmpty ? null : chosen.Forecast[0].ToFailure);
+
+    /// <summary>A set of a plan in force, as it is foreseen.</summary>
+    internal static Worked InForce(int line, Exercise exercise, Prescription given, ImmutableArray<RepetitionRange> foreseen) =>
+        OneSet(line, exercise, given, foreseen.IsEmpty ? null : foreseen[0].Middle);
+
+    private static Worked OneSet(int line, Exercise exercise, Prescription given, double? toFailure) => toFailure is not { } possible
+        ? new(line, exercise, Supersets.PartnerLasts, given.Rest, 0)
+        : new(line, exercise, Lasts(exercise, given.Style.Lasts, given.Counts[0]), given.Rest, Math.Min(1, given.Counts[0] / Math.Max(1, possible)));
 
     /// <summary>The partners of a line, in the order of the round.</summary>
     internal static ImmutableArray<PartnerSet> For(int line, Exercise exercise, IEnumerable<Worked> group) =>

@@ -44,17 +44,35 @@ public class LimitAskTests
         });
 
     [Fact]
-    public void One_line_a_session_the_least_known_and_not_again_for_ten_days()
+    public void One_line_a_session_the_least_known_and_not_again_for_some_days()
     {
         var anchors = StrengthAnchors.Of(People.Man, Catalogue.Shipped);
         (int, Prescription)[] session = [(1, Of(People.Exercise("push-up"))), (2, Of(People.Exercise("one-arm-dumbbell-row")) with { Hold = Hold.OneHand, Kit = "k", Load = Mass.FromKilograms(12) })];
         int? asked = LimitAsk.Of(session, People.Man, Catalogue.Shipped, anchors, People.Today, null, _ => false);
         asked.ShouldNotBeNull();
-        anchors.For(Catalogue.Shipped[session[asked.Value - 1].Item2.Exercise])!.Spread
-            .ShouldBe(session.Max(s => anchors.For(Catalogue.Shipped[s.Item2.Exercise])!.Spread));
-        LimitAsk.Of(session, People.Man, Catalogue.Shipped, anchors, People.Today, People.Today.AddDays(-9), _ => false).ShouldBeNull();
-        LimitAsk.Of(session, People.Man, Catalogue.Shipped, anchors, People.Today, People.Today.AddDays(-10), _ => false).ShouldNotBeNull();
+        double Width(Prescription line) =>
+            Foreseen.Of(line, Catalogue.Shipped[line.Exercise], People.Man, anchors.For(Catalogue.Shipped[line.Exercise]))[^1] is var range ? Math.Log(range.High / range.Low) : 0;
+        Width(session[asked.Value - 1].Item2).ShouldBe(session.Max(s => Width(s.Item2)));
+        LimitAsk.Of(session, People.Man, Catalogue.Shipped, anchors, People.Today, People.Today.AddDays(-3), _ => false).ShouldBeNull();
+        LimitAsk.Of(session, People.Man, Catalogue.Shipped, anchors, People.Today, People.Today.AddDays(-4), _ => false).ShouldNotBeNull();
         LimitAsk.Of(session, People.Man, Catalogue.Shipped, anchors, People.Today, null, _ => true).ShouldBeNull();
+    }
+
+    /// <summary>What is known to a repetition or two is not asked, however long ago it was.</summary>
+    [Fact]
+    public void Nothing_is_asked_where_enough_is_known()
+    {
+        var row = People.Exercise("one-arm-dumbbell-row");
+        var line = Of(row) with { Hold = Hold.OneHand, Kit = "k", Load = Mass.FromKilograms(26) };
+        var known = People.Man with
+        {
+            Learned = Learned.Nothing with
+            {
+                Anchors = [StrengthAnchors.Of(People.Man, Catalogue.Shipped).For(row)! with { Basis = AnchorBasis.Learned, Spread = 0.02, Doubt = new(0.03, 0.03) }],
+            },
+        };
+        LimitAsk.Of([(1, line)], known, Catalogue.Shipped, StrengthAnchors.Of(known, Catalogue.Shipped), People.Today, null, _ => false).ShouldBeNull();
+        LimitAsk.Of([(1, line)], People.Man, Catalogue.Shipped, StrengthAnchors.Of(People.Man, Catalogue.Shipped), People.Today, null, _ => false).ShouldBe(1);
     }
 
     private static Prescription Of(Exercise exercise) => new()

@@ -1082,6 +1082,37 @@ export interface components {
          */
         AnchorBasis: "lifted" | "learned" | "transferred" | "levelAndBodyMass";
         /**
+         * @description How far staying power and recovery on an exercise may be off, and how their doubts go with each other and with that of the maximum: all of
+         *     logarithms. A log that explains its sets by the one or the other leaves the covariances negative.
+         */
+        AnchorDoubt: {
+            /**
+             * Format: double
+             * @description Standard deviation.
+             */
+            endurance: number;
+            /**
+             * Format: double
+             * @description Standard deviation.
+             */
+            recovery: number;
+            /**
+             * Format: double
+             * @description Covariance.
+             */
+            maximumWithEndurance: number;
+            /**
+             * Format: double
+             * @description Covariance.
+             */
+            maximumWithRecovery: number;
+            /**
+             * Format: double
+             * @description Covariance.
+             */
+            enduranceWithRecovery: number;
+        };
+        /**
          * @description Where a band or strap is tied, by the body.
          * @enum {unknown}
          */
@@ -2792,7 +2823,7 @@ export interface components {
         };
         /** @description What a client's log has taught about the body behind it. */
         Learned: {
-            /** @description Repetitions past the first, against most people's; 0.6 to 1.6. */
+            /** @description Repetitions past the first, against most people's, all exercises alike; 0.6 to 1.6. */
             endurance: components["schemas"]["LearnedFactor"];
             /** @description What a rest is worth, against most people's; 0.6 to 1.6. */
             recovery: components["schemas"]["LearnedFactor"];
@@ -2806,13 +2837,18 @@ export interface components {
              * @description Standard deviation of it, repetitions.
              */
             leftUnsaidSpread: number;
-            /** @description Maxima of the exercises logged; they stand before lifts and written loads. */
+            /** @description Maxima of the exercises logged, with how they last and recover; they stand before lifts and written loads. */
             anchors: components["schemas"]["StrengthAnchor"][];
             /**
              * Format: double
              * @description How far sets lie from their forecasts against most people's: under 1 for a steady client.
              */
             unsteadiness: number;
+            /**
+             * Format: double
+             * @description What this client says is left whatever is; null for who judges. Such answers teach little.
+             */
+            saysAlways: null | number;
         };
         /** @description A factor on what holds for most people, with how well it is known. */
         LearnedFactor: {
@@ -4896,12 +4932,8 @@ export interface components {
              * @description Speed of recovery learned from the log: a rest counts as so many times its length. 1 until the log says otherwise.
              */
             recovery: number;
-            /**
-             * Format: double
-             * @description How the uncertainty of the maximum goes with that of endurance: covariance of their logarithms. A log that explains its sets by the one or
-             *     the other leaves it negative; 0 until something is learned.
-             */
-            withEndurance: number;
+            /** @description What is not known of it, beside double StrengthAnchor.Spread. */
+            doubt: components["schemas"]["AnchorDoubt"];
             low: components["schemas"]["Mass"];
             high: components["schemas"]["Mass"];
         };

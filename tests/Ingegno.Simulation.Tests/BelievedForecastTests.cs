@@ -1,0 +1,86 @@
+using System.Collections.Concurrent;
+using System.Collections.Immutable;
+
+namespace Ingegno.Simulation.Tests;
+
+/// <summary>
+/// The forecast that was shown before a set against what the body could truly do, and the steps against the effort that was meant. Two laws, neither
+/// that of the forecasts; docs/forecasts.md holds the whole table and says which goals are not reached.
+/// </summary>
+public class BelievedForecastTests
+{
+    private const int Clients = 60, AwkwardClients = 20, EnoughCases = 400;
+
+    private static readonly ConcurrentDictionary<(FatigueLaw, Habit), Lazy<ImmutableArray<TrainedOnce>>> Trained = new();
+
+    public static TheoryData<FatigueLaw> Laws => [FatigueLaw.ThreeCompartments, FatigueLaw.CriticalForce];
+
+    [Theory]
+    [MemberData(nameof(Laws))]
+    public void From_the_sixth_session_on_a_forecast_near_failure_misses_by_little_and_to_no_side(FatigueLaw law)
+    {
+        var near = LateSets(law).Where(t => t.IsNearFailure).ToArray();
+        near.Average(Missed).ShouldBeLessThan(1.75);
+        Math.Abs(near.Average(t => t.Shown!.Middle - t.Truly)).ShouldBeLessThan(0.4);
+    }
+
+    /// <summary>Dumbbell presses and rows: within four tenths of who knows the body but not the form of the day.</summary>
+    [Theory]
+    [MemberData(nameof(Laws))]
+    public void Presses_and_rows_are_forecast_nearly_as_well_as_by_who_knows_the_body(FatigueLaw law)
+    {
+        var near = LateSets(law).Where(t => t.Line <= 1 && t.IsNearFailure).ToArray();
+        near.Average(Missed).ShouldBeLessThan(1.5);
+        near.Average(Missed).ShouldBeLessThan(near.Average(t => Math.Abs(t.Usually - t.Truly)) + 0.6);
+    }
+
+    [Theory]
+    [MemberData(nameof(Laws))]
+    public void The_range_shown_holds_four_of_five_of_every_kind_of_set(FatigueLaw law)
+    {
+        foreach (var kind in LateSets(law).Where(t => t.IsNearFailure).GroupBy(t => t.Kind).Where(g => g.Count() >= EnoughCases))
+        {
+            kind.Average(Held).ShouldBeInRange(0.75, 0.90, kind.Key.ToString());
+        }
+    }
+
+    [Theory]
+    [MemberData(nameof(Laws))]
+    public void By_the_sixth_session_last_sets_sit_near_the_effort_they_were_meant_for(FatigueLaw law)
+    {
+        var last = Of(law, Habit.Plain).Where(t => t.IsLast && t.Session >= TrainedWeeks.SixthSession).ToArray();
+        last.Average(t => t.Left is >= 0 and <= 4 ? 1.0 : 0).ShouldBeGreaterThan(0.67);
+        last.Average(t => t.Left < 0 ? 1.0 : 0).ShouldBeLessThan(0.14);
+    }
+
+    /// <summary>Who leaves sets out of the log or gains quickly is served worse, but not lost: within twice the figures of the others.</summary>
+    [Theory]
+    [InlineData(FatigueLaw.ThreeCompartments, nameof(Habit.HalfLogged))]
+    [InlineData(FatigueLaw.ThreeCompartments, nameof(Habit.Gaining))]
+    [InlineData(FatigueLaw.CriticalForce, nameof(Habit.HalfLogged))]
+    [InlineData(FatigueLaw.CriticalForce, nameof(Habit.Gaining))]
+    public void Awkward_clients_are_forecast_within_twice_the_miss(FatigueLaw law, string habit) =>
+        Late(Of(law, Enum.Parse<Habit>(habit))).Where(t => t.IsNearFailure).Average(Missed).ShouldBeLessThan(3);
+
+    /// <summary>Somebody who always says two is not taken for a steady one: the range stays wide, and the line goes on by what is done.</summary>
+    [Theory]
+    [MemberData(nameof(Laws))]
+    public void Who_always_says_the_same_is_not_believed_to_the_repetition(FatigueLaw law)
+    {
+        double Width(Habit habit) => Late(Of(law, habit)).Average(t => Math.Log(t.Shown!.High / Math.Max(1, t.Shown.Low)));
+        Width(Habit.AlwaysTwo).ShouldBeGreaterThan(1.3 * Width(Habit.Plain));
+    }
+
+    private static IEnumerable<TrainedOnce> LateSets(FatigueLaw law) => Late(Of(law, Habit.Plain));
+
+    private static IEnumerable<TrainedOnce> Late(ImmutableArray<TrainedOnce> all) => all.Where(t => t.Shown is not null && t.Session >= TrainedWeeks.SixthSession);
+
+    private static ImmutableArray<TrainedOnce> Of(FatigueLaw law, Habit habit) =>
+        Trained.GetOrAdd((law, habit), _ => new(() => TrainedWeeks.Of(law, habit == Habit.Plain ? Clients : AwkwardClients, habit))).Value;
+
+    private static double Missed(TrainedOnce set) => Math.Abs(set.Shown!.Middle - set.Truly);
+
+    /// <summary>Whole repetitions against a range with fractions: a repetition that is half inside counts half.</summary>
+    private static double Held(TrainedOnce set) =>
+        Math.Clamp(Math.Min(set.Shown!.High, set.Truly + 0.5) - Math.Max(set.Shown.Low, set.Truly - 0.5), 0, 1);
+}
