@@ -7,4 +7,10 @@ if (args is ["desk-data", var folder])
     return;
 }
 
-BenchmarkSwitcher.FromTypes([typeof(LadderBenchmarks), typeof(HomeBenchmarks), typeof(RebuildBenchmarks), typeof(DoseBenchmarks), typeof(WeekBenchmarks)]).Run(args);
+if (args is ["forecasts", var plot])
+{
+    ForecastTable.Write(plot);
+    return;
+}
+
+BenchmarkSwitcher.FromTypes([typeof(LadderBenchmarks), typeof(HomeBenchmarks), typeof(RebuildBenchmarks), typeof(DoseBenchmarks), typeof(WeekBenchmarks), typeof(LearningBenchmarks)]).Run(args);

@@ -14,12 +14,18 @@ public sealed record Digest(Learned Learned, ImmutableArray<Exposures> Exposures
 {
     private const int KeptMoves = 12, KeptExposures = 24;
 
+    /// <summary>Exercises whose forecast keeps missing.</summary>
+    public ImmutableArray<ForecastMiss> Misses { get; init; } = [];
+
     public static Digest Nothing { get; } = new(Learned.Nothing, [], []);
 
     public static Digest Of(Lesson lesson) => new(
         lesson.Learned,
         [.. lesson.Points.GroupBy(p => p.Exercise).Select(g => new Exposures(g.Key, [.. g.TakeLast(KeptExposures).Select(p => Math.Round(p.Factor, 4))]))],
-        [.. lesson.Moves.Reverse().Take(KeptMoves)]);
+        [.. lesson.Moves.Reverse().Take(KeptMoves)])
+    {
+        Misses = lesson.Misses,
+    };
 
     /// <summary>Oldest first; empty when it was never logged.</summary>
     public ImmutableArray<double> Of(string exercise) => Exposures.FirstOrDefault(e => e.Exercise == exercise)?.Factors ?? [];

@@ -24,6 +24,9 @@ public sealed record LearnedMove(DateOnly On, string Exercise, string Sentence);
 public sealed record Lesson(
     Learned Learned, ImmutableArray<StrengthPoint> Points, ImmutableArray<LearnedMove> Moves, ImmutableDictionary<Guid, SetHindsight> Hindsight)
 {
+    /// <summary>Exercises whose last sets lie outside their ranges more than by chance.</summary>
+    public ImmutableArray<ForecastMiss> Misses { get; init; } = [];
+
     /// <summary>How it stood before the last day, to be handed in again when more is logged.</summary>
     public required LearnedSoFar SoFar { get; init; }
 }
@@ -118,6 +121,6 @@ public static class Learning
             }
         }
 
-        return new(belief.Learned(), points.ToImmutable(), moves.ToImmutable(), hindsight.ToImmutable()) { SoFar = soFar };
+        return new(belief.Learned(), points.ToImmutable(), moves.ToImmutable(), hindsight.ToImmutable()) { Misses = ForecastMiss.Of(sets, hindsight), SoFar = soFar };
     }
 }

@@ -26,6 +26,15 @@ public static class LimitAsk
         Pattern.HipAbduction, Pattern.HipExtension, Pattern.KneeFlexion, Pattern.CuffRotation,
     ];
 
+    /// <summary>
+    /// A line that was never done finds its numbers by its last set: as many as leave what is meant. It tells far more than a set that stops at its
+    /// count with plenty left, and asks nobody to fail.
+    /// </summary>
+    public static bool Calibrates(Prescription line, Exercise exercise, ClientProfile client) =>
+        !client.Health.Answers.Any(a => a.Applies)
+        && line is { Form: SetForm.Straight, OptionalSets: 0, Count: CountKind.Repetitions, Reserve: >= 0.5 }
+        && exercise is { IsForecast: true, IsBallistic: false, IsLoweringOnly: false };
+
     /// <summary>Failing here ends with the load put down, or on the floor from a push-up.</summary>
     public static bool IsSafe(Prescription line, Exercise exercise, ClientProfile client) =>
         client.Level != Level.Beginner

@@ -167,7 +167,7 @@ public static class NextStep
         return trend == Trend.Falling
             ? new(StepKind.Stuck, $"{about.Line.Name} is going down: an easier week first, then on from there.", arithmetic, null)
             : Further(about, [Raise.Variation, Raise.Tempo, Raise.Pause]) is { } other
-            ? new(StepKind.Stuck, $"{about.Line.Name} has stood still for {Plateau.Back} exposures: change one thing, {other.Words}.", arithmetic, other.Next)
+            ? new(StepKind.Stuck, $"{about.Line.Name} has stood still for {Plateau.Back} exposures: change one thing, {other.Words}{(other.Next.Counts.SequenceEqual(about.Line.Counts) ? "" : $", {other.Next.CountInWords}")}.", arithmetic, other.Next)
             : new(StepKind.Stuck, $"{about.Line.Name} has stood still for {Plateau.Back} exposures: an easier week, or another exercise.", arithmetic, null);
     }
 

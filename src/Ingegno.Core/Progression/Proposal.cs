@@ -51,6 +51,9 @@ public enum ProposalKind
     /// <summary>A session is felt where it was not meant to be.</summary>
     Felt,
 
+    /// <summary>The log leaves something open: sets missing, one answer always, a forecast that keeps missing.</summary>
+    Evidence,
+
     /// <summary>A crutch has its review date.</summary>
     Crutch,
 

@@ -27,6 +27,7 @@ public static class Proposals
                 .Concat(Unsent(about))
                 .Concat(Return(about, today))
                 .Concat(FeltElsewhere(about, today))
+                .Concat(Evidence.Of(about, today))
                 .Concat(Crutches(about, today))
                 .Concat(StillHeld(about, lines))
                 .Concat(Review(about, today))

@@ -21,6 +21,7 @@ namespace Ingegno.Core.Progression;
 [JsonDerivedType(typeof(CrutchSubject), "crutch")]
 [JsonDerivedType(typeof(PainSubject), "pain")]
 [JsonDerivedType(typeof(ReviewSubject), "review")]
+[JsonDerivedType(typeof(EvidenceSubject), "evidence")]
 public abstract record Subject
 {
     /// <summary>A short name for several subjects together, to answer them by.</summary>
@@ -80,3 +81,21 @@ public sealed record PainSubject(string Exercise, DateOnly On) : Subject;
 
 /// <summary>An open-ended plan is to be looked at again that day.</summary>
 public sealed record ReviewSubject(DateOnly Due) : Subject;
+
+/// <summary>What a log leaves open.</summary>
+public enum EvidenceKind
+{
+    /// <summary>Fewer sets than asked, session after session.</summary>
+    SetsMissing,
+
+    /// <summary>The same is said to be left whatever is.</summary>
+    SameAnswer,
+
+    /// <summary>An exercise's sets lie outside their range.</summary>
+    ForecastMisses,
+}
+
+/// <summary>A doubt about the log, asked about once a month.</summary>
+/// <param name="Exercise">Empty where it is about all.</param>
+/// <param name="Month">Its first day.</param>
+public sealed record EvidenceSubject(EvidenceKind Kind, string Exercise, DateOnly Month) : Subject;

@@ -45,7 +45,11 @@ internal static class LinkEndpoints
             holder.Client, HeldLines.Branched(programme, about.Rules.Catalogue), sent.SentAt, today, holder.Expires,
             [.. training.Sets.Where(s => s.On >= since)], [.. training.Notes.Where(n => n.On >= since)],
             LimitOf(programme, about.Profile, training, today, about.Rules.Catalogue),
-            [.. HeldLines.Of(programme, about.Profile, about.ClientPlaces, training, about.Rules, today)]));
+            [.. HeldLines.Of(programme, about.Profile, about.ClientPlaces, training, about.Rules, today)],
+            [.. from line in programme.Places.SelectMany(p => p.Sessions).SelectMany(s => s.Lines).DistinctBy(l => l.Line)
+                where !training.Sets.Any(s => s.Line == line.Line || s.Exercise == line.Prescription.Exercise)
+                    && about.Rules.Catalogue.Find(line.Prescription.Exercise) is { } exercise && LimitAsk.Calibrates(line.Prescription, exercise, about.Profile)
+                select line.Line]));
     }
 
     private static LimitSet? LimitOf(LinkProgramme programme, ClientProfile client, Training training, DateOnly today, Catalogue catalogue)

@@ -54,6 +54,7 @@ export function view(sessions: LinkSession[], more: Partial<LinkView> = {}): Lin
 		done: [],
 		notes: [],
 		toLimit: null,
+		calibrates: [],
 		heldBack: [],
 		...more
 	};

@@ -3212,6 +3212,8 @@ export interface components {
             toLimit: null | components["schemas"]["LimitSet"];
             /** @description Lines kept out until the coach has looked at them. */
             heldBack: components["schemas"]["HeldLine"][];
+            /** @description Lines never done, whose last set is as many as leave what is meant: it finds their numbers. */
+            calibrates: number[];
         };
         /** @description A week of the block by its first day. */
         LinkWeek: {
@@ -4066,7 +4068,7 @@ export interface components {
          * @description What a proposal is about, worst first: the order the Desk ranks by.
          * @enum {unknown}
          */
-        ProposalKind: "pain" | "unsafeSetUp" | "painAgain" | "toldTwice" | "fixtureReport" | "unready" | "missed" | "unsent" | "return" | "deload" | "stuck" | "change" | "earned" | "ready" | "felt" | "crutch" | "stillHeld" | "review";
+        ProposalKind: "pain" | "unsafeSetUp" | "painAgain" | "toldTwice" | "fixtureReport" | "unready" | "missed" | "unsent" | "return" | "deload" | "stuck" | "change" | "earned" | "ready" | "felt" | "evidence" | "crutch" | "stillHeld" | "review";
         /** @description What a band gives along a movement, as the masses that would weigh the same. */
         PullAlong: {
             start: components["schemas"]["Mass"];

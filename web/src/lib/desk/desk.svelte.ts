@@ -11,7 +11,7 @@ export const filters: { key: Filter; name: string }[] = [
 ];
 
 const safety: ProposalKind[] = ['pain', 'unsafeSetUp', 'painAgain', 'fixtureReport', 'stillHeld'];
-const steps: ProposalKind[] = ['deload', 'stuck', 'change', 'earned', 'ready', 'felt', 'crutch'];
+const steps: ProposalKind[] = ['deload', 'stuck', 'change', 'earned', 'ready', 'felt', 'evidence', 'crutch'];
 
 export function groupOf(kind: ProposalKind): Filter {
 	return safety.includes(kind) ? 'safety' : steps.includes(kind) ? 'steps' : 'rest';

@@ -40,9 +40,11 @@
 	const goalWords = $derived(
 		run.toLimit
 			? 'to your true limit today: stop when a clean one is out of reach'
-			: run.standing.side === 1
-				? `stop at ${cap}, as the first side`
-				: `of ${p?.form === 'restPause' ? `${step?.count}, ${run.toGo} still to go in all` : `${p?.count === 'upTo' ? 'up to ' : ''}${step?.count}${unitWord}`}${p?.reserve !== null && p?.reserve !== undefined ? `, then stop with ${Math.round(p.reserve)} left` : ''}`
+			: run.calibrates && run.standing.side === 0
+				? `or more: as many as leave ${Math.round(p?.reserve ?? 2)} today, which finds your numbers`
+				: run.standing.side === 1
+					? `stop at ${cap}, as the first side`
+					: `of ${p?.form === 'restPause' ? `${step?.count}, ${run.toGo} still to go in all` : `${p?.count === 'upTo' ? 'up to ' : ''}${step?.count}${unitWord}`}${p?.reserve !== null && p?.reserve !== undefined ? `, then stop with ${Math.round(p.reserve)} left` : ''}`
 	);
 	const reasons: { key: StopReason; words: string }[] = [
 		{ key: 'grip', words: 'Grip gave out first' },

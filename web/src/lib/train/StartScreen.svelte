@@ -17,6 +17,7 @@
 	const lengthWords = $derived(
 		`${session?.lines.length} ${session?.lines.length === 1 ? 'exercise' : 'exercises'}, about ${Math.max(1, Math.round((session?.length ?? 0) / 60))} minutes.`
 	);
+	const finding = $derived(session?.lines.filter((l) => run.view.calibrates.includes(l.line)).length ?? 0);
 	const held = $derived(
 		run.held.flatMap((h) => {
 			const line = session?.lines.find((l) => l.line === h.line);
@@ -44,6 +45,12 @@
 	</p>
 {:else}
 	<p class="mt-1">{lengthWords} {weekWords[run.weekKind]}</p>
+	{#if finding > 0}
+		<p class="mt-1">
+			On {finding === 1 ? 'one exercise' : `${finding} exercises`} the last set goes on until only as many are left
+			as it says: that finds your numbers, and the plan settles on them.
+		</p>
+	{/if}
 {/if}
 
 {#if run.askSore && !sent}

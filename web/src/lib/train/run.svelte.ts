@@ -171,6 +171,18 @@ export class Run {
 		);
 	}
 
+	/** The last set of a line never done before: as many as leave what is meant. */
+	get calibrates(): boolean {
+		const step = this.step;
+		return (
+			step !== undefined &&
+			!this.toLimit &&
+			this.view.calibrates.includes(step.line) &&
+			this.standing.instead[step.line] === undefined &&
+			!this.steps.some((s) => s.line === step.line && s.set > step.set)
+		);
+	}
+
 	/** Of a rest-pause: repetitions still to go, this bout counted. */
 	get toGo(): number {
 		const step = this.step;

@@ -263,6 +263,23 @@ describe('a set to the true limit', () => {
 	});
 });
 
+test('the last set of a line never done finds its numbers, what stands in for it does not', async () => {
+	const training = await run(view(DAYS, { calibrates: [1] }));
+	const finds = [];
+	for (let i = 0; i < 3; i++) {
+		finds.push(training.calibrates);
+		await training.log(fine);
+	}
+	expect(finds).toEqual([false, false, true]);
+	expect(training.step?.line).toBe(2);
+	expect(training.calibrates).toBe(false);
+	client = newId();
+	const swapped = await run(view(DAYS, { calibrates: [1] }));
+	await swapped.wobbles();
+	for (let i = 0; i < 2; i++) await swapped.log(fine);
+	expect(swapped.calibrates).toBe(false);
+});
+
 test('a rest-pause counts down what is still to go', async () => {
 	const training = await run();
 	expect(training.toGo).toBe(24);
