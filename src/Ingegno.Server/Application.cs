@@ -9,6 +9,7 @@ using Ingegno.Server.Demo;
 using Ingegno.Server.Desk;
 using Ingegno.Server.Devices;
 using Ingegno.Server.Engine;
+using Ingegno.Server.Files;
 using Ingegno.Server.Homes;
 using Ingegno.Server.Links;
 using Ingegno.Server.Log;
@@ -101,6 +102,7 @@ internal static class Application
         signedIn.MapDesk();
         signedIn.MapHistory();
         signedIn.MapSending();
+        signedIn.MapFiles();
         api.MapLinks();
         api.MapFallback(() => TypedResults.Problem(statusCode: 404, title: "There is nothing at this address."));
         app.MapOpenApi();

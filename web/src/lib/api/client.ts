@@ -4,6 +4,8 @@ import type { components, paths } from './schema';
 type Schemas = components['schemas'];
 
 export type Session = Schemas['SessionView'];
+export type ProgrammeFile = Schemas['ProgrammeFileView'];
+export type ColumnRole = Schemas['ColumnRole'];
 export type ClientProfile = Schemas['ClientProfile'];
 export type ClientView = Schemas['ClientView'];
 export type DeskRow = Schemas['DeskRow'];

@@ -805,6 +805,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/programme-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readProgrammeFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/files/programme.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getProgrammeWorkbook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/files/log.{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getLogFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engine/load-ladder": {
         parameters: {
             query?: never;
@@ -1589,6 +1637,11 @@ export interface components {
             name: string;
             email: string;
         };
+        /**
+         * @description What a column of a programme holds.
+         * @enum {unknown}
+         */
+        ColumnRole: "nothing" | "session" | "group" | "exercise" | "sets" | "repetitions" | "load" | "percent" | "rpe" | "reserve" | "tempo" | "rest" | "notes" | "whole";
         /** @description A thing many homes have, with figures good enough to start from; the coach corrects what was measured. */
         CommonThing: {
             name: string;
@@ -4015,6 +4068,29 @@ export interface components {
             item: string;
             /** Format: double */
             cost: number;
+        };
+        /** @description A programme file as it was taken: its first rows, how they are laid out, and the text that comes of it. Nothing is kept. */
+        ProgrammeFileView: {
+            /** @description Names of all sheets. */
+            sheets: string[];
+            /**
+             * Format: int32
+             * @description The one read, from 0.
+             */
+            sheet: number;
+            /** @description The first rows, as they stand. */
+            rows: string[][];
+            /**
+             * Format: int32
+             * @description From 0; null where none names the columns.
+             */
+            headerRow: null | number;
+            /** @description One role a column. */
+            columns: components["schemas"]["ColumnRole"][];
+            /** @description Each column is a session. */
+            daysAcross: boolean;
+            /** @description For the editor. */
+            text: string;
         };
         /** @description The plan, what was done on it, and what comes next. */
         ProgressView: {
@@ -7127,6 +7203,86 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["OutboxMessage"][];
                 };
+            };
+        };
+    };
+    readProgrammeFile: {
+        parameters: {
+            query?: {
+                sheet?: number;
+                columns?: string;
+                header?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProgrammeFileView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    getProgrammeWorkbook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    getLogFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -4,6 +4,7 @@
 	import type { Bench } from './bench.svelte';
 	import Readings from './Readings.svelte';
 	import { addHref } from '$lib/catalogue/own';
+	import ProgrammeImport from '$lib/files/ProgrammeImport.svelte';
 	import TemplateList from './TemplateList.svelte';
 	import Underlined from './Underlined.svelte';
 
@@ -14,6 +15,7 @@
 	let scrolled = $state(0);
 	let width = $state(0);
 	let trouble = $state('');
+	let file = $state.raw<File | null>(null);
 	/** Line the caret stands on: its question is the one the keys answer. */
 	let at = $state(1);
 	const asked = $derived(bench.view.problems.find((p) => p.line === at && p.meant.length > 0));
@@ -29,6 +31,15 @@
 		clearTimeout(timer);
 		text = offer.text;
 		await bench.retype(offer.text, offer.block);
+	}
+
+	/** What a file holds, in place of the text or below it; one step back brings the old text again. */
+	async function fromFile(typed: string, behind: boolean) {
+		clearTimeout(timer);
+		file = null;
+		text = behind ? `${text.trimEnd()}\n\n${typed}` : typed;
+		await bench.retype(text);
+		area.focus();
 	}
 
 	const offers = ask(
@@ -120,7 +131,17 @@
 	});
 </script>
 
-<div class="flex h-full flex-col gap-3 p-4">
+<div
+	class="flex h-full flex-col gap-3 p-4"
+	role="presentation"
+	ondragover={(event) => event.preventDefault()}
+	ondrop={(event) => {
+		const dropped = event.dataTransfer?.files[0];
+		if (!dropped) return;
+		event.preventDefault();
+		file = dropped;
+	}}
+>
 	<div class="flex min-h-0 flex-1 gap-5">
 		<label class="flex min-h-0 flex-1 flex-col">
 			<span class="text-soft mb-1 text-xs">Gym programme, as you would type it</span>
@@ -194,6 +215,17 @@
 	{/if}
 	<div class="flex items-center gap-3">
 		<button class="btn btn-neutral btn-sm" onclick={done}>Rebuild for this home</button>
+		<label class="btn btn-sm" title="A programme as .xlsx or .csv; dropping it here does the same"
+			>From a file<input
+				class="sr-only"
+				type="file"
+				accept=".xlsx,.csv,.tsv,.txt"
+				onchange={(event) => {
+					file = event.currentTarget.files?.[0] ?? null;
+					event.currentTarget.value = '';
+				}}
+			/></label
+		>
 		<span class="text-soft text-xs"
 			><kbd>Ctrl</kbd> <kbd>Enter</kbd> does the same{#if asked}; <kbd>Alt</kbd> with a figure answers what is
 				asked of this line, with <kbd>Shift</kbd> for good{/if}</span
@@ -201,3 +233,15 @@
 		{#if trouble}<span role="alert" class="text-accent text-[13px]">{trouble}</span>{/if}
 	</div>
 </div>
+
+{#if file}
+	{#key file}
+		<ProgrammeImport
+			{client}
+			{file}
+			standing={text.trim() !== ''}
+			ontake={fromFile}
+			onclose={() => (file = null)}
+		/>
+	{/key}
+{/if}

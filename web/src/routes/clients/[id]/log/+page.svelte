@@ -119,6 +119,15 @@
 	<span aria-live="polite">{said}</span>
 	<span class="flex-1"></span>
 	{#if see === ''}
+		<span class="text-soft text-[13px]"
+			>as a file
+			<a class="underline underline-offset-2" download href="/api/clients/{data.client.id}/files/log.xlsx"
+				>.xlsx</a
+			>
+			<a class="underline underline-offset-2" download href="/api/clients/{data.client.id}/files/log.csv"
+				>.csv</a
+			></span
+		>
 		<label class="btn btn-sm" title="Sets a client saved to a file because the phone could not send them"
 			>From a phone's file<input
 				class="sr-only"

@@ -84,6 +84,9 @@
 			</select>
 		</label>
 	{/if}
+	{#if plan.sessions.length > 0}
+		<a class="btn btn-sm" download href="/api/clients/{data.client.id}/files/programme.xlsx">As a workbook</a>
+	{/if}
 	<button
 		class="btn btn-sm btn-neutral"
 		disabled={plan.sessions.length === 0 || !data.client.sending.allowed}
