@@ -22,6 +22,10 @@ internal enum DemoKind
 /// <param name="ChecksFile">Read the whole database through at the start, and do not start on one that is damaged.</param>
 internal sealed record Settings(string DataFolder, DemoKind Demo, TimeProvider Clock, string PublicUrl, bool ChecksFile)
 {
+    internal string DatabaseFile => Path.Combine(DataFolder, "ingegno.db");
+
+    internal string BackupFolder => Path.Combine(DataFolder, "backups");
+
     /// <summary>
     /// INGEGNO_DATA (folder, default ./data), INGEGNO_DEMO (1 fills an empty database, "members" leaves the weeks they trained
     /// out), INGEGNO_NOW (an ISO 8601

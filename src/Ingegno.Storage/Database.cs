@@ -67,11 +67,32 @@ public sealed class Database
         string copy = Path.Combine(Path.GetDirectoryName(_path)!, $"{Path.GetFileNameWithoutExtension(_path)}-before-{number}{Path.GetExtension(_path)}");
         if (!File.Exists(copy))
         {
-            using var vacuum = connection.CreateCommand();
-            vacuum.CommandText = "VACUUM INTO $copy";
-            vacuum.Parameters.AddWithValue("$copy", copy);
-            vacuum.ExecuteNonQuery();
+            Copy(connection, copy);
         }
+    }
+
+    /// <summary>A whole copy as it stands at one moment, while others read and write.</summary>
+    /// <param name="copy">A file that is not there yet.</param>
+    internal void CopyTo(string copy)
+    {
+        using var connection = Open();
+        Copy(connection, copy);
+    }
+
+    private static void Copy(SqliteConnection connection, string copy)
+    {
+        using var vacuum = connection.CreateCommand();
+        vacuum.CommandText = "VACUUM INTO $copy";
+        vacuum.Parameters.AddWithValue("$copy", copy);
+        vacuum.ExecuteNonQuery();
+    }
+
+    /// <summary>The newest script the file has had that this version does not know; null where it knows them all.</summary>
+    internal string? NewerScript()
+    {
+        using var connection = Open();
+        var known = Assembly.GetExecutingAssembly().GetManifestResourceNames().Append(CodeName).ToHashSet(StringComparer.Ordinal);
+        return connection.Query<string>("SELECT ScriptName FROM SchemaVersions").Where(script => !known.Contains(script)).Max();
     }
 
     /// <summary>The first damage SQLite finds when it reads the whole file, references between rows too; null where it is whole.</summary>
