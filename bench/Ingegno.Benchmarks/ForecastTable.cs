@@ -12,9 +12,6 @@ internal static class ForecastTable
 {
     private const int Clients = 60, AwkwardClients = 20;
 
-    /// <summary>Of a standard normal, between which lies 80 percent.</summary>
-    private const double EightyPercent = 1.2816;
-
     private const int Size = 420, Margin = 48;
 
     /// <param name="plot">SVG to write.</param>
@@ -73,11 +70,14 @@ internal static class ForecastTable
 
     private static double Inside(TrainedOnce set, double part)
     {
-        double sure = Math.Log(set.Shown!.High / set.Shown.Middle) / EightyPercent;
-        double reach = sure * MathNet.Numerics.Distributions.Normal.InvCDF(0, 1, 0.5 + (part / 2));
+        double sure = Math.Log(set.Shown!.High / set.Shown.Middle) / Reach(0.8);
+        double reach = sure * Reach(part);
         double low = set.Shown.Middle * Math.Exp(-reach), high = set.Shown.Middle * Math.Exp(reach);
         return Math.Clamp(Math.Min(high, set.Truly + 0.5) - Math.Max(low, set.Truly - 0.5), 0, 1);
     }
+
+    /// <summary>Standard deviations to each side that hold a part of a normal distribution.</summary>
+    private static double Reach(double part) => MathNet.Numerics.Distributions.Normal.InvCDF(0, 1, 0.5 + (part / 2));
 
     private static string Drawn(List<(string Name, string Colour, string Dash, double[] Parts)> curves)
     {

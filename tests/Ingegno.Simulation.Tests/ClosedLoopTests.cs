@@ -78,20 +78,7 @@ public class ClosedLoopTests
     private static IEnumerable<Trained> Train(int number)
     {
         var chance = new Random(number);
-        var client = new ClientProfile
-        {
-            Name = $"Simulated {number}",
-            Level = number % 3 == 0 ? Level.Beginner : Level.Intermediate,
-            Sex = number % 2 == 0 ? Core.Anatomy.Sex.Male : Core.Anatomy.Sex.Female,
-            BodyMass = Mass.FromKilograms(60 + (number % 7 * 5)),
-            Lifts =
-            [
-                new KnownLift("barbell-bench-press", Mass.FromKilograms(50 + (number % 5 * 8)), 6, 1),
-                new KnownLift("back-squat", Mass.FromKilograms(70 + (number % 4 * 15)), 5, 1),
-                new KnownLift("barbell-row", Mass.FromKilograms(45 + (number % 5 * 7)), 8, 1),
-                new KnownLift("deadlift", Mass.FromKilograms(90 + (number % 4 * 15)), 5, 1),
-            ],
-        };
+        var client = TrainedWeeks.Somebody(number);
         var anchors = StrengthAnchors.Of(client, Catalogue.Shipped);
         var body = new SimulatedBody(
             Lines.Select(l => Hidden(l.Exercise, l.Region, client, anchors, chance)),
@@ -133,7 +120,7 @@ public class ClosedLoopTests
             }
         }
 
-        double Scattered(double spread, double least, double most) => Math.Clamp(Math.Exp(spread * Normal(chance)), least, most);
+        double Scattered(double spread, double least, double most) => Math.Clamp(Math.Exp(spread * TrainedWeeks.Normal(chance)), least, most);
     }
 
     private static Duration SidePause(Prescription asked) => asked.Style.Lasts * asked.Counts[0];
@@ -145,7 +132,7 @@ public class ClosedLoopTests
         var anchor = anchors.For(exercise)!;
         var moved = Resistance.BodyMoved(exercise.Load, client, new Geometry());
         return new(
-            id, region, anchor.GreatestResistance(moved, client.BodyMass) * Math.Exp(anchor.Spread * Normal(chance)),
+            id, region, anchor.GreatestResistance(moved, client.BodyMass) * Math.Exp(anchor.Spread * TrainedWeeks.Normal(chance)),
             moved * client.BodyMass, exercise.Load.LoadCounts);
     }
 
@@ -173,7 +160,4 @@ public class ClosedLoopTests
             Geometry = new Geometry(),
         };
     }
-
-    private static double Normal(Random chance) =>
-        Math.Sqrt(-2 * Math.Log(1 - chance.NextDouble())) * Math.Cos(2 * Math.PI * chance.NextDouble());
 }

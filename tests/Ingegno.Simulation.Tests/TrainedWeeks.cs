@@ -72,26 +72,29 @@ internal static class TrainedWeeks
         new("push-up", MuscleRegion.Arms, "press", 8, Rest: 60, InSuperset: true),
     ];
 
-    internal static ImmutableArray<TrainedOnce> Of(FatigueLaw law, int clients, Habit habit = Habit.Plain, int firstSeed = 0) =>
-        [.. Enumerable.Range(firstSeed, clients).AsParallel().AsOrdered().SelectMany(n => Train(n, law, habit))];
+    internal static ImmutableArray<TrainedOnce> Of(FatigueLaw law, int clients, Habit habit = Habit.Plain) =>
+        [.. Enumerable.Range(0, clients).AsParallel().AsOrdered().SelectMany(n => Train(n, law, habit))];
+
+    /// <summary>A client by number: levels, sexes, masses and lifts in turns.</summary>
+    internal static ClientProfile Somebody(int number) => new()
+    {
+        Name = $"Simulated {number}",
+        Level = number % 3 == 0 ? Level.Beginner : Level.Intermediate,
+        Sex = number % 2 == 0 ? Core.Anatomy.Sex.Male : Core.Anatomy.Sex.Female,
+        BodyMass = Mass.FromKilograms(60 + (number % 7 * 5)),
+        Lifts =
+        [
+            new KnownLift("barbell-bench-press", Mass.FromKilograms(50 + (number % 5 * 8)), 6, 1),
+            new KnownLift("back-squat", Mass.FromKilograms(70 + (number % 4 * 15)), 5, 1),
+            new KnownLift("barbell-row", Mass.FromKilograms(45 + (number % 5 * 7)), 8, 1),
+            new KnownLift("deadlift", Mass.FromKilograms(90 + (number % 4 * 15)), 5, 1),
+        ],
+    };
 
     private static IEnumerable<TrainedOnce> Train(int number, FatigueLaw law, Habit habit)
     {
         var chance = new Random(number + 7919);
-        var client = new ClientProfile
-        {
-            Name = $"Simulated {number}",
-            Level = number % 3 == 0 ? Level.Beginner : Level.Intermediate,
-            Sex = number % 2 == 0 ? Core.Anatomy.Sex.Male : Core.Anatomy.Sex.Female,
-            BodyMass = Mass.FromKilograms(60 + (number % 7 * 5)),
-            Lifts =
-            [
-                new KnownLift("barbell-bench-press", Mass.FromKilograms(50 + (number % 5 * 8)), 6, 1),
-                new KnownLift("back-squat", Mass.FromKilograms(70 + (number % 4 * 15)), 5, 1),
-                new KnownLift("barbell-row", Mass.FromKilograms(45 + (number % 5 * 7)), 8, 1),
-                new KnownLift("deadlift", Mass.FromKilograms(90 + (number % 4 * 15)), 5, 1),
-            ],
-        };
+        var client = Somebody(number);
         var catalogue = Catalogue.Shipped;
         var anchors = StrengthAnchors.Of(client, catalogue);
         var body = new SimulatedBody(
@@ -102,7 +105,6 @@ internal static class TrainedWeeks
             number);
         var plan = Lines.Select(l => Start(l, client, anchors)).ToArray();
         var starts = plan.ToArray();
-        var since = new DateOnly?[plan.Length];
         var asked = new Dictionary<Guid, Prescription>();
         var log = new List<TrainedSet>();
         var estimates = Lines.Select(_ => new List<double>()).ToArray();
@@ -158,7 +160,7 @@ internal static class TrainedWeeks
                 estimates[line].AddRange(lesson.Points.Where(p => p.On == day && p.Exercise == exercise.Id).Select(p => p.Factor));
                 var step = NextStep.For(new LineCase(
                     plan[line], exercise, Lines[line].Exercise == "push-up" ? null : Bells(Lines[line], exercise), knows, known.For(exercise), HouseRules.Default,
-                    [.. log.Where(s => s.Set.Line == line && s.Set.Load == plan[line].Load && (since[line] is not { } from || s.Set.On >= from)).Select(s => s.Set)])
+                    [.. log.Where(s => s.Set.Line == line && s.Set.Load == plan[line].Load).Select(s => s.Set)])
                 {
                     AskedAs = asked.ToFrozenDictionary(),
                     Start = starts[line],
@@ -171,7 +173,7 @@ internal static class TrainedWeeks
                 {
                     if (next.Load != plan[line].Load || step.Kind is not StepKind.Repetitions)
                     {
-                        (starts[line], since[line]) = (next, null);
+                        starts[line] = next;
                     }
 
                     plan[line] = next;
@@ -251,6 +253,7 @@ internal static class TrainedWeeks
         };
     }
 
-    private static double Normal(Random chance) =>
+    /// <summary>Standard normal, by Box and Muller.</summary>
+    internal static double Normal(Random chance) =>
         Math.Sqrt(-2 * Math.Log(1 - chance.NextDouble())) * Math.Cos(2 * Math.PI * chance.NextDouble());
 }

@@ -9,7 +9,7 @@ public readonly record struct LearnedFactor(double Factor, double Spread);
 
 /// <summary>What a client's log has taught about the body behind it.</summary>
 /// <param name="Endurance">Repetitions past the first, against most people's, all exercises alike; 0.6 to 1.6.</param>
-/// <param name="Recovery">What a rest is worth, against most people's; 0.6 to 1.6.</param>
+/// <param name="Recovery">What a rest is worth, against most people's, all exercises alike; 0.4 to 2.5.</param>
 /// <param name="LeftUnsaid">Repetitions left beyond what the client says is left; negative when fewer are.</param>
 /// <param name="LeftUnsaidSpread">Standard deviation of it, repetitions.</param>
 /// <param name="Anchors">Maxima of the exercises logged, with how they last and recover; they stand before lifts and written loads.</param>
@@ -17,7 +17,7 @@ public sealed record Learned(
     LearnedFactor Endurance, LearnedFactor Recovery, double LeftUnsaid, double LeftUnsaidSpread, ImmutableArray<StrengthAnchor> Anchors)
 {
     /// <summary>
-    /// Spread of endurance and recovery before anything is logged: from body to body, and on one exercise against the same body's others; and of
+    /// Spread of endurance before anything is logged: from body to body, and on one exercise against the same body's others; and of
     /// what is left unsaid (common practice). Together they make 0.28: repetitions at 60 percent scatter by 15 to 40 percent between people
     /// (Hoeger et al. 1990, Shimano et al. 2006, J Strength Cond Res 20:819-823; from memory).
     /// </summary>
@@ -28,6 +28,10 @@ public sealed record Learned(
     /// </summary>
     public const double UsualUnsaid = 0.5;
 
+    /// <summary>
+    /// Spread of recovery, from body to body and on one exercise against the others: wider than that of endurance, since the pools it acts on are a
+    /// convention themselves (common practice).
+    /// </summary>
     public const double RecoverySpread = 0.3, OwnRecoverySpread = 0.3;
 
     /// <summary>How far sets lie from their forecasts against most people's: under 1 for a steady client.</summary>

@@ -2878,7 +2878,7 @@ export interface components {
         Learned: {
             /** @description Repetitions past the first, against most people's, all exercises alike; 0.6 to 1.6. */
             endurance: components["schemas"]["LearnedFactor"];
-            /** @description What a rest is worth, against most people's; 0.6 to 1.6. */
+            /** @description What a rest is worth, against most people's, all exercises alike; 0.4 to 2.5. */
             recovery: components["schemas"]["LearnedFactor"];
             /**
              * Format: double
