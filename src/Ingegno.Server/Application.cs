@@ -10,6 +10,7 @@ using Ingegno.Server.Demo;
 using Ingegno.Server.Desk;
 using Ingegno.Server.Devices;
 using Ingegno.Server.Engine;
+using Ingegno.Server.Figures;
 using Ingegno.Server.Files;
 using Ingegno.Server.Homes;
 using Ingegno.Server.Links;
@@ -105,7 +106,9 @@ internal static class Application
         signedIn.MapHistory();
         signedIn.MapSending();
         signedIn.MapFiles();
+        signedIn.MapFigures();
         api.MapLinks();
+        api.MapLinkFigures();
         api.MapFallback(() => TypedResults.Problem(statusCode: 404, title: "There is nothing at this address."));
         app.MapOpenApi();
         app.MapFallbackToFile("index.html");

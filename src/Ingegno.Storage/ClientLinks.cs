@@ -71,6 +71,7 @@ public sealed class ClientLinks(Database database)
             expires = now.AddDays(DaysAfterUse);
             await connection.ExecuteAsync(
                 "UPDATE link SET expires_at = @expires WHERE token_hash = @hash AND revoked_at IS NULL", new { expires = Text(expires), hash = Hash(token) });
+            await connection.BumpAsync(row.Coach, row.Client);
         }
 
         return (LinkState.Open, new LinkHolder(row.Coach, row.Client, expires));
@@ -114,6 +115,14 @@ public sealed class ClientLinks(Database database)
         return await connection.ExecuteScalarAsync<int>(
             "SELECT count(*) FROM link WHERE coach_id = @coach AND client_id = @client AND revoked_at IS NULL AND expires_at >= @now",
             new { coach, client, now = Text(now) });
+    }
+
+    /// <summary>When the last of the client's links closes or did; null where none is left that the coach has not closed.</summary>
+    public async Task<DateTimeOffset?> LastEndAsync(string coach, string client)
+    {
+        await using var connection = database.Open();
+        return await connection.ExecuteScalarAsync<string?>(
+            "SELECT max(expires_at) FROM link WHERE coach_id = @coach AND client_id = @client AND revoked_at IS NULL", new { coach, client }) is { } ends ? Time(ends) : null;
     }
 
     /// <summary>Closes every link of the client.</summary>

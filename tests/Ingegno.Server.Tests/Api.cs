@@ -85,6 +85,9 @@ internal sealed class Api(HttpClient coach, string id)
         return (await answer.Content.ReadFromJsonAsync<JsonNode>(Stop))!;
     }
 
+    /// <summary>After a long time: the sign-in has run out.</summary>
+    internal async Task SignInAsync() => (await Coach.PostAsJsonAsync("/api/session", new { email = "coach@lockside.example", password = "floor-torn-up" }, Stop)).EnsureSuccessStatusCode();
+
     internal async Task<JsonNode[]> ProposalsAsync() => [.. (await GetAsync("desk"))["proposals"]!.AsArray().Select(p => p!)];
 
     internal async Task<JsonNode> ProposalAsync(string kind) => (await ProposalsAsync()).First(p => p["kind"]!.GetValue<string>() == kind);

@@ -95,6 +95,9 @@ public sealed record Exercise
     /// <summary>Joint angles at start and end; null where no model stands behind it, and it is dosed by its own log or by load alone.</summary>
     public PosePair? Poses { get; init; }
 
+    /// <summary>How it looks from the front, where the side shows nothing of it; it is then drawn from there.</summary>
+    public FrontPair? FrontPoses { get; init; }
+
     /// <summary>The load goes over the head or the face: then it wants a handle and a lid, and a bag or basket is no choice.</summary>
     public bool OverHead { get; init; }
 

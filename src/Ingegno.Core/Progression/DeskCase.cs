@@ -18,6 +18,9 @@ public sealed record DeskCase(
     /// <summary>Parts of the programme nobody could read, in words; only looked for while the plan is unsent.</summary>
     public ImmutableArray<string> Unread { get; init; } = [];
 
+    /// <summary>The client's day the last of their links closes; null where none was made, or the coach closed them all.</summary>
+    public DateOnly? LinkEnds { get; init; }
+
     /// <summary>Place in use.</summary>
     public Home Home => Places.Count > 0 ? Places[0].Home : new Home();
 }

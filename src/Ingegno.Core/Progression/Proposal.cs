@@ -30,6 +30,9 @@ public enum ProposalKind
     /// <summary>The plan changed since it was sent.</summary>
     Unsent,
 
+    /// <summary>The client's way to the plan closes soon, or has.</summary>
+    LinkEnds,
+
     /// <summary>The gym opens again.</summary>
     Return,
 

@@ -10,8 +10,8 @@ namespace Ingegno.Core.Progression;
 /// <summary>Finds every decision that waits on one client, worst first. What was refused stays away until something new is logged.</summary>
 public static class Proposals
 {
-    /// <summary>Days without a session that make a missed week; days ahead the return to the gym is spoken of.</summary>
-    private const int WeekDays = 7, ReturnAhead = 7;
+    /// <summary>Days without a session that make a missed week; days ahead the return to the gym and the end of a link are spoken of.</summary>
+    private const int WeekDays = 7, ReturnAhead = 7, LinkAhead = 7;
 
     public static ImmutableArray<Proposal> For(DeskCase about, ImmutableArray<LineProgress> lines, DateOnly today)
     {
@@ -25,6 +25,7 @@ public static class Proposals
                 .Concat(Unready(about))
                 .Concat(Missed(about, today))
                 .Concat(Unsent(about))
+                .Concat(LinkEnding(about, today))
                 .Concat(Return(about, today))
                 .Concat(FeltElsewhere(about, today))
                 .Concat(Evidence.Of(about, today))
@@ -184,6 +185,18 @@ public static class Proposals
                 : new(
                     [new UnsentSubject(about.PlanVersion)], ProposalKind.Unsent, $"{when} Parts of its text were not read: is it what you meant?", [.. about.Unread, Freezing.Sentence(about.Plan)],
                     "bench", "Send it all the same", "Not yet");
+        }
+    }
+
+    /// <summary>Nothing to say where the plan waits to be sent: that makes a new link.</summary>
+    private static IEnumerable<Proposal> LinkEnding(DeskCase about, DateOnly today)
+    {
+        if (about.LinkEnds is { } ends && ends <= today.AddDays(LinkAhead) && about.SentVersion == about.PlanVersion && SendingLeave.For(about.Profile).Allowed)
+        {
+            yield return new(
+                [new LinkEndsSubject(ends)], ProposalKind.LinkEnds,
+                ends < today ? $"The link closed on {ends:d MMM}: the plan cannot be opened any more." : $"The link closes on {ends:d MMM}: it was not used for long.",
+                ["A link that is used stays open. Sending makes a new one; what waits on the phone goes with it."], "sheet", "Send a new link", "Let it close");
         }
     }
 

@@ -16,6 +16,7 @@ namespace Ingegno.Core.Progression;
 [JsonDerivedType(typeof(UnreadySubject), "unready")]
 [JsonDerivedType(typeof(MissedSubject), "missed")]
 [JsonDerivedType(typeof(UnsentSubject), "unsent")]
+[JsonDerivedType(typeof(LinkEndsSubject), "linkEnds")]
 [JsonDerivedType(typeof(ReturnSubject), "return")]
 [JsonDerivedType(typeof(FeltSubject), "felt")]
 [JsonDerivedType(typeof(CrutchSubject), "crutch")]
@@ -66,6 +67,9 @@ public sealed record MissedSubject(DateOnly Since) : Subject;
 
 /// <summary>A version of the plan that was not sent.</summary>
 public sealed record UnsentSubject(long Version) : Subject;
+
+/// <summary>The client's last open link closes that day.</summary>
+public sealed record LinkEndsSubject(DateOnly On) : Subject;
 
 /// <summary>The gym opens again that day.</summary>
 public sealed record ReturnSubject(DateOnly On) : Subject;

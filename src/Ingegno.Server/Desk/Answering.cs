@@ -31,7 +31,7 @@ internal sealed class Answering(
         LineProgress[] of = [.. proposal.LinesOf(lines)];
         switch (proposal.Kind)
         {
-            case ProposalKind.Unsent:
+            case ProposalKind.Unsent or ProposalKind.LinkEnds:
                 var against = await sender.SendAsync(
                     coach, who, (await cases.FindAsync(coach, client))!, writing => RecordAsync(coach, client, proposal, Answer.Taken, within: writing));
                 return against.IsEmpty ? Answered.Done : new(string.Join(' ', against));

@@ -105,6 +105,7 @@ internal sealed class DeskRows(
                 [.. decided.Select(d => new Decision(d.Id, about.DayOf(d.At), d.About, d.Sentence, d.Answer, d.Undone))],
                 sent is null ? null : about.DayOf(sent.SentAt), sent?.PlanVersion)
             {
+                LinkEnds = await links.LastEndAsync(coach, client) is { } ends ? about.DayOf(ends) : null,
                 Unread = sent?.PlanVersion == plan.Version ? [] : ProgrammeReading.Unread(plan.Value.Text, about.Practice, about.Profile.Unit),
             },
             today);

@@ -5,6 +5,9 @@ type Schemas = components['schemas'];
 
 export type Session = Schemas['SessionView'];
 export type ProgrammeFile = Schemas['ProgrammeFileView'];
+export type FigureView = Schemas['FigureView'];
+export type FigureLine = Schemas['FigureLine'];
+export type LineFigure = Schemas['LineFigureView'];
 export type ColumnRole = Schemas['ColumnRole'];
 export type ClientProfile = Schemas['ClientProfile'];
 export type ClientView = Schemas['ClientView'];

@@ -84,6 +84,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/link/{token}/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getFiguresByLink"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients": {
         parameters: {
             query?: never;
@@ -845,6 +861,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["getLogFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/figures/{exercise}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getFigure"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getPlanFigures"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1977,6 +2025,7 @@ export interface components {
             /** @description A mini band round the thighs belongs to it, beside what is held. */
             wantsMiniBand: boolean;
             poses: null | components["schemas"]["PosePair"];
+            frontPoses: null | components["schemas"]["FrontPair"];
             /** @description The load goes over the head or the face: then it wants a handle and a lid, and a bag or basket is no choice. */
             overHead: boolean;
             /** @description True when the exercise is nothing without a load. */
@@ -2031,6 +2080,10 @@ export interface components {
          * @enum {unknown}
          */
         ExerciseFamily: "pushUps" | "overhead" | "dips" | "pressesAndFlies" | "rows" | "pullsFromAbove" | "rearShoulders" | "squats" | "lungesAndSteps" | "jumps" | "hinges" | "bridgesAndThrusts" | "legCurls" | "hips" | "arms" | "raises" | "calvesAndShins" | "trunk" | "carries";
+        /** @description The figure of an exercise; none where it has no pose. */
+        ExerciseFigureView: {
+            figure: null | components["schemas"]["FigureView"];
+        };
         /** @description How one figure came about, for opening it on the screen. */
         Explained: {
             /** @description The figure by name: "Cost of a repetition". */
@@ -2064,6 +2117,44 @@ export interface components {
         };
         /** @enum {unknown} */
         Felt: "muscle" | "breath" | "both" | null;
+        /**
+         * @description What a line of a drawing stands for; colours and greys are chosen where it is drawn.
+         * @enum {unknown}
+         */
+        FigureInk: "body" | "far" | "worked" | "floor" | "fixture" | "load" | "band" | "measure";
+        /** @description A line for a scalable drawing: centimetres, downwards from the top. */
+        FigureLine: {
+            ink: components["schemas"]["FigureInk"];
+            /** Format: double */
+            width: number;
+            /** @description In the path notation of SVG. */
+            path: string;
+            filled: boolean;
+        };
+        /** @description A set-up figure as lines for a scalable drawing. */
+        FigureView: {
+            /**
+             * Format: double
+             * @description Of the drawing, in centimetres; Height alike.
+             */
+            width: number;
+            /** Format: double */
+            height: number;
+            still: components["schemas"]["FigureLine"][];
+            /** @description The body with what it holds, from start to end. */
+            moments: components["schemas"]["FigureLine"][][];
+            /** @description Path of what moves; empty where nothing does. */
+            way: string;
+            labels: components["schemas"]["FigureWords"][];
+        };
+        /** @description Words in a drawing, their middle at the point. */
+        FigureWords: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            words: string;
+        };
         /** @description Vessels and the mass one of them should have; null asks for the full one. */
         FillForm: {
             vessels: components["schemas"]["Vessels"];
@@ -2294,6 +2385,74 @@ export interface components {
             name: string;
             maximum: components["schemas"]["Mass"];
         };
+        /** @description A movement that is only seen from the front. Nothing is computed from it; it is drawn. */
+        FrontPair: {
+            start: components["schemas"]["FrontPose"];
+            end: components["schemas"]["FrontPose"];
+            support: components["schemas"]["FrontSupport"];
+        };
+        /**
+         * @description A position seen from the front, as angles in degrees in that plane. The near limbs are those on the right of the picture, or on top of a body that
+         *     lies on its side; 0 everywhere is standing straight, arms hanging.
+         */
+        FrontPose: {
+            /**
+             * Format: double
+             * @description Trunk from upright: 90 lying on the far side, head to the right.
+             * @default 0
+             */
+            lean: number;
+            /**
+             * Format: double
+             * @description Near upper arm out from the trunk: 90 level, 180 overhead. FarArm alike.
+             * @default 8
+             */
+            arm: number;
+            /**
+             * Format: double
+             * @default 8
+             */
+            farArm: number;
+            /**
+             * Format: double
+             * @description Bent inwards and up. FarElbow alike.
+             * @default 0
+             */
+            elbow: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            farElbow: number;
+            /**
+             * Format: double
+             * @description Near thigh out from under the hips, negative across. FarLeg alike.
+             * @default 4
+             */
+            leg: number;
+            /**
+             * Format: double
+             * @default 4
+             */
+            farLeg: number;
+            /**
+             * Format: double
+             * @description Bent inwards. FarKnee alike.
+             * @default 0
+             */
+            knee: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            farKnee: number;
+        };
+        /**
+         * @description What a body seen from the front rests on.
+         * @default feet
+         * @enum {unknown}
+         */
+        FrontSupport: "feet" | "side" | "armAndFeet" | "armAndKnees";
         /**
          * @description Where hands, feet or grip stand in a set-up; decides the share of the body moved. Null means floor height, and
          *     for Length? Geometry.Grip an ordinary table edge of 0.72 m.
@@ -3050,6 +3209,13 @@ export interface components {
             /** @description What will not be kept and what would change it. */
             sentence: string;
         };
+        /** @description The figure of a line at a place. */
+        LineFigureView: {
+            place: string;
+            /** Format: int32 */
+            line: number;
+            figure: components["schemas"]["FigureView"];
+        };
         /** @description A line of the text that is in the plan in force. */
         LineInForce: {
             /**
@@ -3560,6 +3726,12 @@ export interface components {
             /** @description Of the exercise that would come in. */
             name: string;
         };
+        /**
+         * @description What the limbs of the side that does not work do.
+         * @default mirrors
+         * @enum {unknown}
+         */
+        OtherSide: "mirrors" | "stays" | "armHangs" | "handRests" | "footBehind" | "stepsBack" | "stepsUp" | "legAhead" | "legBack" | "legInLine" | "legStands" | "footLifted" | "footInFront" | "crosswise";
         /** @description A message in the outbox of the stand-in for the post. */
         OutboxMessage: {
             name: string;
@@ -3957,12 +4129,20 @@ export interface components {
              * @description Flexion: 0 straight.
              */
             elbow: number;
+            /**
+             * Format: double
+             * @description Points the foot: 0 at a right angle to the shank, 40 high on the toes, negative with the toes pulled up.
+             * @default 0
+             */
+            heel: number;
         };
         /** @description The joint angles an exercise starts from and ends at, and what carries the body meanwhile. */
         PosePair: {
             start: components["schemas"]["Pose"];
             end: components["schemas"]["Pose"];
             support: components["schemas"]["PoseSupport"];
+            /** @description What the limb does that does not work, where one works alone. */
+            other: components["schemas"]["OtherSide"];
         };
         /**
          * @description What the body rests on.
@@ -4144,7 +4324,7 @@ export interface components {
          * @description What a proposal is about, worst first: the order the Desk ranks by.
          * @enum {unknown}
          */
-        ProposalKind: "pain" | "unsafeSetUp" | "painAgain" | "toldTwice" | "fixtureReport" | "unready" | "missed" | "unsent" | "return" | "deload" | "stuck" | "change" | "earned" | "ready" | "felt" | "evidence" | "crutch" | "stillHeld" | "review";
+        ProposalKind: "pain" | "unsafeSetUp" | "painAgain" | "toldTwice" | "fixtureReport" | "unready" | "missed" | "unsent" | "linkEnds" | "return" | "deload" | "stuck" | "change" | "earned" | "ready" | "felt" | "evidence" | "crutch" | "stillHeld" | "review";
         /** @description What a band gives along a movement, as the masses that would weigh the same. */
         PullAlong: {
             start: components["schemas"]["Mass"];
@@ -5766,6 +5946,28 @@ export interface operations {
             };
         };
     };
+    getFiguresByLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LineFigureView"][];
+                };
+            };
+        };
+    };
     addClient: {
         parameters: {
             query?: never;
@@ -7283,6 +7485,52 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    getFigure: {
+        parameters: {
+            query?: {
+                client?: string;
+            };
+            header?: never;
+            path: {
+                exercise: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExerciseFigureView"];
+                };
+            };
+        };
+    };
+    getPlanFigures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LineFigureView"][];
+                };
             };
         };
     };
