@@ -1,6 +1,8 @@
+using System.Data.Common;
 using System.Globalization;
 using System.Security.Cryptography;
 using System.Text;
+using System.Text.Json;
 using Dapper;
 
 namespace Ingegno.Storage;
@@ -12,6 +14,19 @@ public sealed record Sending(string Id, DateTimeOffset SentAt, long PlanVersion,
 
 /// <summary>Whom a link belongs to.</summary>
 public sealed record LinkHolder(string Coach, string Client, DateTimeOffset Expires);
+
+/// <summary>What a link is for; each can be closed without the others.</summary>
+public enum LinkPurpose
+{
+    /// <summary>Sent to the client: shows the training and takes its log.</summary>
+    Training,
+
+    /// <summary>Printed on a sheet: opens the same.</summary>
+    Sheet,
+
+    /// <summary>Given to a calendar: can read the days, and nothing else.</summary>
+    Calendar,
+}
 
 /// <summary>What came of opening a link.</summary>
 public enum LinkState
@@ -25,7 +40,7 @@ public enum LinkState
 /// <summary>Links of clients, and what was sent to them. A token has 128 random bits and is stored hashed.</summary>
 public sealed class ClientLinks(Database database)
 {
-    private sealed record LinkRow(string Coach, string Client, string ExpiresAt, string? RevokedAt);
+    private sealed record LinkRow(string Coach, string Client, string ExpiresAt, string? RevokedAt, string Purpose);
 
     private sealed record SendingRow(string Id, string SentAt, long PlanVersion, string Sentence, string Document);
 
@@ -42,23 +57,50 @@ public sealed class ClientLinks(Database database)
                 """,
                 new { sending.Id, coach, client, at = Text(sending.SentAt), sending.PlanVersion, sending.Sentence, sending.Document },
                 transaction);
-            await connection.ExecuteAsync(
-                "INSERT INTO link (id, coach_id, client_id, token_hash, made_at, expires_at) VALUES (@id, @coach, @client, @hash, @at, @expires)",
-                new { id = Guid.CreateVersion7().ToString(), coach, client, hash = Hash(token), at = Text(sending.SentAt), expires = Text(expires) },
-                transaction);
+            await KeepAsync(connection, transaction, coach, client, token, LinkPurpose.Training, sending.SentAt, expires);
             await connection.BumpAsync(coach, client, transaction);
             return token;
         });
 
+    /// <summary>A link of its own for a sheet or a calendar.</summary>
+    /// <returns>The token; nobody can read it back later.</returns>
+    public Task<string> MintAsync(string coach, string client, LinkPurpose purpose, DateTimeOffset now, DateTimeOffset expires) =>
+        Writing.WithinAsync(database, null, async (connection, transaction) =>
+        {
+            string token = NewToken();
+            await KeepAsync(connection, transaction, coach, client, token, purpose, now, expires);
+            await connection.BumpAsync(coach, client, transaction);
+            return token;
+        });
+
+    private static Task<int> KeepAsync(
+        DbConnection connection, DbTransaction? transaction, string coach, string client, string token, LinkPurpose purpose, DateTimeOffset at, DateTimeOffset expires) =>
+        connection.ExecuteAsync(
+            "INSERT INTO link (id, coach_id, client_id, token_hash, made_at, expires_at, purpose) VALUES (@id, @coach, @client, @hash, @at, @expires, @purpose)",
+            new
+            {
+                id = Guid.CreateVersion7().ToString(), coach, client, hash = Hash(token), at = Text(at), expires = Text(expires),
+                purpose = Name(purpose),
+            },
+            transaction);
+
+    private static string Name(LinkPurpose purpose) => JsonNamingPolicy.CamelCase.ConvertName(purpose.ToString());
+
     /// <summary>A link that is used stays open: it runs out so many days after its last use, or when it was to, whichever is later.</summary>
     public const int DaysAfterUse = 30;
 
-    public async Task<(LinkState State, LinkHolder? Holder)> OpenAsync(string token, DateTimeOffset now)
+    /// <param name="calendar">A calendar's own link is wanted; it opens nothing else, and nothing else opens a calendar.</param>
+    public async Task<(LinkState State, LinkHolder? Holder)> OpenAsync(string token, DateTimeOffset now, bool calendar = false)
     {
         await using var connection = database.Open();
         var row = await connection.QuerySingleOrDefaultAsync<LinkRow>(
-            "SELECT coach_id AS Coach, client_id AS Client, expires_at AS ExpiresAt, revoked_at AS RevokedAt FROM link WHERE token_hash = @hash",
+            "SELECT coach_id AS Coach, client_id AS Client, expires_at AS ExpiresAt, revoked_at AS RevokedAt, purpose AS Purpose FROM link WHERE token_hash = @hash",
             new { hash = Hash(token) });
+        if (row is not null && calendar != (row.Purpose == Name(LinkPurpose.Calendar)))
+        {
+            row = null;
+        }
+
         if (row is null || row.RevokedAt is not null || Time(row.ExpiresAt) < now)
         {
             return (row is null ? LinkState.Unknown : row.RevokedAt is not null ? LinkState.Revoked : LinkState.Expired, null);
@@ -122,7 +164,7 @@ public sealed class ClientLinks(Database database)
     {
         await using var connection = database.Open();
         return await connection.ExecuteScalarAsync<string?>(
-            "SELECT max(expires_at) FROM link WHERE coach_id = @coach AND client_id = @client AND revoked_at IS NULL", new { coach, client }) is { } ends ? Time(ends) : null;
+            "SELECT max(expires_at) FROM link WHERE coach_id = @coach AND client_id = @client AND revoked_at IS NULL AND purpose <> 'calendar'", new { coach, client }) is { } ends ? Time(ends) : null;
     }
 
     /// <summary>Closes every link of the client.</summary>

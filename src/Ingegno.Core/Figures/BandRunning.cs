@@ -8,6 +8,9 @@ namespace Ingegno.Core.Figures;
 /// <summary>Where a band runs at a moment: from what it is tied to or stood on, to what pulls at it.</summary>
 internal sealed class BandRunning
 {
+    /// <summary>Between the body and what the band is tied to, in metres; drawn nearer than it is.</summary>
+    private const double Away = 0.6;
+
     private readonly BandRun _run;
     private readonly Func<BodyOutline, Spot> _pulled;
     private readonly double _footing;
@@ -30,7 +33,7 @@ internal sealed class BandRunning
         double height = (anchor ?? AnchorHeights.Wanted(run.Anchor ?? AnchorZone.Middle, new Landmarks(stature))).Metres;
         // A press has it behind, a pull in front; of the others it gets longer towards the end, which tells on which side it is tied.
         var spots = start.Spots.Concat(end.Spots).ToArray();
-        Spot ahead = new(spots.Max(s => s.X) + 0.45, height), behind = new(spots.Min(s => s.X) - 0.45, height);
+        Spot ahead = new(spots.Max(s => s.X) + Away, height), behind = new(spots.Min(s => s.X) - Away, height);
         return new(run, pulled, IsAhead() ? ahead : behind, 0);
 
         bool IsAhead() => pattern switch

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Anatomy;
 using Ingegno.Core.Exercises;
 
 namespace Ingegno.Core.Programmes;
@@ -21,10 +22,11 @@ public static class Pace
         var tempo = line.Tempo ?? Tempo.Reference;
         PacePhase lower = new("lower", Math.Max(1, tempo.Lowering)), low = new("hold low", tempo.AfterLowering);
         PacePhase lift = new(tempo.FastLifting ? "lift fast" : "lift", Math.Max(1, tempo.Lifting)), high = new("hold high", tempo.AfterLifting);
-        PacePhase[] phases = BeginsHigh(exercise.Pattern) ? [lower, low, lift, high] : [lift, high, lower, low];
+        PacePhase[] phases = BeginsHigh(exercise) ? [lower, low, lift, high] : [lift, high, lower, low];
         return [.. phases.Where(p => p.Seconds > 0)];
     }
 
-    private static bool BeginsHigh(Pattern pattern) =>
-        pattern is Pattern.HorizontalPress or Pattern.Dip or Pattern.Fly or Pattern.Squat or Pattern.Hinge or Pattern.KneeFlexion or Pattern.Jump;
+    /// <summary>On the hands, pressing begins with straight arms.</summary>
+    private static bool BeginsHigh(Exercise exercise) =>
+        exercise is { Pattern: Pattern.VerticalPress, Poses.Support: PoseSupport.HandsAndFeet } || exercise.Pattern is Pattern.HorizontalPress or Pattern.Dip or Pattern.Fly or Pattern.Squat or Pattern.Hinge or Pattern.KneeFlexion or Pattern.Jump;
 }

@@ -47,14 +47,21 @@ internal static class ShrinkEndpoints
             return Answers.Invalid(problems);
         }
 
-        var today = about.Today(clock);
+        return Fit(about, (await BenchEndpoints.PlanAsync(user, plans, about)).Value, form, about.Today(clock)) is { } fitted
+            ? TypedResults.Ok(fitted)
+            : Answers.Invalid([new InputProblem("session", "That session is not in the text any more.")]);
+    }
+
+    /// <returns>Null where the text has no such session.</returns>
+    internal static ShrinkView? Fit(Case about, Plan plan, ShrinkForm form, DateOnly today)
+    {
         // Warm-up and cool-down shrink with the time there is.
         var client = about.Profile with { SessionMinutes = form.Minutes };
         var bench = PlanCommands.BenchOf(about, today, client);
-        var edit = bench.Edit((await BenchEndpoints.PlanAsync(user, plans, about)).Value, new BenchDraft(form.Text, form.Choices, null, form.Seen));
+        var edit = bench.Edit(plan, new BenchDraft(form.Text, form.Choices, null, form.Seen));
         if (form.Session < 0 || form.Session >= edit.Programme.Sessions.Length)
         {
-            return Answers.Invalid([new InputProblem("session", "That session is not in the text any more.")]);
+            return null;
         }
 
         var written = edit.Programme.Sessions[form.Session];
@@ -63,6 +70,6 @@ internal static class ShrinkEndpoints
         var shrunk = ShrinkToFit.Into(
             Duration.FromMinutes(form.Minutes), rebuild.Rebuild(written, choices), about.Rules.ShrinkOrder, about.Home, about.Rules.Catalogue,
             changes => rebuild.Rebuild(written, LineChanges.On(choices, changes, edit.Programme)));
-        return TypedResults.Ok(new ShrinkView(shrunk.Steps, shrunk.Changes, LaidSession.Of(shrunk.Session, edit.LineOf), shrunk.Fits));
+        return new ShrinkView(shrunk.Steps, shrunk.Changes, LaidSession.Of(shrunk.Session, edit.LineOf), shrunk.Fits);
     }
 }

@@ -3,6 +3,7 @@ using System.Text.Json;
 using Ingegno.Core.Anatomy;
 using Ingegno.Core.Figures;
 using Ingegno.Core.Plans;
+using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
 using Ingegno.Formats.Figures;
 using Ingegno.Server.Accounts;
@@ -31,6 +32,7 @@ internal static class FigureEndpoints
     internal static void MapFigures(this RouteGroupBuilder api)
     {
         api.MapGet("/figures/{exercise}", UsualAsync).WithName("getFigure");
+        api.MapPost("/clients/{id}/figure", OfLineAsync).WithName("drawLine");
         api.MapGet("/clients/{id}/figures", OfPlanAsync).WithName("getPlanFigures");
     }
 
@@ -47,6 +49,15 @@ internal static class FigureEndpoints
             : TypedResults.Ok(new ExerciseFigureView(
                 Drawing.Of(found, FigureSetting.Usual(found, whose?.Stature ?? OrdinaryStature, whose?.Sex ?? Sex.Female)) is { } figure ? FigureView.Of(figure) : null));
     }
+
+    /// <summary>A line as it would be prescribed in a place of the client; nothing is kept.</summary>
+    private static async Task<Results<Ok<ExerciseFigureView>, ProblemHttpResult>> OfLineAsync(string id, Prescription line, ClaimsPrincipal user, Cases cases, string? place = null) =>
+        await cases.FindAsync(user.CoachId(), id, place) is { } about
+            ? TypedResults.Ok(new ExerciseFigureView(
+                about.Rules.Catalogue.Find(line.Exercise) is { } exercise && Drawing.Of(exercise, FigureSetting.Of(line, exercise, about.Home, about.Profile)) is { } figure
+                    ? FigureView.Of(figure)
+                    : null))
+            : Answers.Missing("client");
 
     private static async Task<Results<Ok<LineFigureView[]>, ProblemHttpResult>> OfPlanAsync(string id, ClaimsPrincipal user, Cases cases, Storage.Plans plans) =>
         await cases.FindAsync(user.CoachId(), id) is { } about

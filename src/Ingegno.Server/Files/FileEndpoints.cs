@@ -106,5 +106,5 @@ internal static class FileEndpoints
     }
 
     /// <summary>A name without what folders and shells read.</summary>
-    private static string FileName(string name) => string.Concat(name.Where(c => char.IsLetterOrDigit(c) || c is ' ' or '-')).Trim() is { Length: > 0 } kept ? kept : "client";
+    internal static string FileName(string name) => string.Concat(name.Where(c => char.IsLetterOrDigit(c) || c is ' ' or '-')).Trim() is { Length: > 0 } kept ? kept : "client";
 }

@@ -5,6 +5,8 @@ type Schemas = components['schemas'];
 
 export type Session = Schemas['SessionView'];
 export type ProgrammeFile = Schemas['ProgrammeFileView'];
+export type SheetView = Schemas['SheetView'];
+export type SheetLine = Schemas['SheetLine'];
 export type FigureView = Schemas['FigureView'];
 export type FigureLine = Schemas['FigureLine'];
 export type LineFigure = Schemas['LineFigureView'];

@@ -885,6 +885,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/figure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["drawLine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/figures": {
         parameters: {
             query?: never;
@@ -895,6 +911,38 @@ export interface paths {
         get: operations["getPlanFigures"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/sheet.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["printSheet"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3836,6 +3884,11 @@ export interface components {
             lines: number[];
         };
         /**
+         * @description Paper a sheet is laid out for.
+         * @enum {unknown}
+         */
+        Paper: "a4" | "letter";
+        /**
          * @description What part of a movement is done beside, or instead of, the whole one.
          * @enum {unknown}
          */
@@ -5041,6 +5094,73 @@ export interface components {
          * @description fraction of a whole
          */
         Share: number;
+        /** @description What a client is handed on paper: only what is needed while training. */
+        Sheet: {
+            /** @description First name. */
+            client: string;
+            coach: string;
+            sessions: components["schemas"]["SheetSession"][];
+        };
+        /** @description An exercise on the sheet. */
+        SheetLine: {
+            /** Format: int32 */
+            line: number;
+            tag: string;
+            name: string;
+            /** @description "4 x 8 a side". */
+            dose: string;
+            /** @description Tempo, rest and where to stop, in words. */
+            how: string;
+            /** @description What gives the load, as a recipe. */
+            with: string;
+            /** @description Two lines at most. Cues three at most. */
+            setUp: string[];
+            cues: string[];
+            /** @description The line as written for the gym; empty where it is nothing but this. */
+            gym: string;
+            /**
+             * Format: int32
+             * @description Rows to write in.
+             */
+            sets: number;
+            /** @description What is written down: "reps", "s". */
+            counted: string;
+            /** @description There is a load to write down. */
+            weighed: boolean;
+            /** @description Why it is not done now; null when it is. */
+            leftOut: null | string;
+            /** @description Mobility work between its sets or after them. */
+            behind: string[];
+        };
+        /** @description A session on its page. */
+        SheetSession: {
+            title: string;
+            /** @description Who, where, minutes and week. */
+            under: string;
+            /** @description What was done to make it fit a shorter day; empty for the whole session. */
+            today: string[];
+            /** @description What is needed, and what changes into what on the way. */
+            putOut: components["schemas"]["SheetThing"][];
+            /** @description Warm-up, with its minutes. */
+            first: string;
+            lines: components["schemas"]["SheetLine"][];
+            /** @description Cool-down. */
+            then: string;
+            /** @description Cautions of the session's own exercises, once. */
+            care: string[];
+        };
+        /** @description A thing to put out. */
+        SheetThing: {
+            thing: string;
+            /** @description In the order they are used. */
+            settings: string[];
+        };
+        /** @description The sheet as the page shows it. */
+        SheetView: {
+            sheet: components["schemas"]["Sheet"];
+            /** @description False where even the main work takes longer than the minutes there are today. */
+            fits: boolean;
+        };
         /** @description A session that has to fit. */
         ShrinkForm: {
             text: string;
@@ -7512,6 +7632,34 @@ export interface operations {
             };
         };
     };
+    drawLine: {
+        parameters: {
+            query?: {
+                place?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Prescription"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExerciseFigureView"];
+                };
+            };
+        };
+    };
     getPlanFigures: {
         parameters: {
             query?: never;
@@ -7530,6 +7678,77 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LineFigureView"][];
+                };
+            };
+        };
+    };
+    getSheet: {
+        parameters: {
+            query?: {
+                place?: string;
+                session?: number;
+                minutes?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    printSheet: {
+        parameters: {
+            query?: {
+                place?: string;
+                session?: number;
+                minutes?: number;
+                paper?: components["schemas"]["Paper"];
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };

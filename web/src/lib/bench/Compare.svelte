@@ -1,5 +1,7 @@
 <script lang="ts">
 	import type { Alternative } from '$lib/api/client';
+	import { lineFigure } from '$lib/drawing/figures';
+	import SetUpFigure from '$lib/drawing/SetUpFigure.svelte';
 	import Beam from '$lib/drawing/Beam.svelte';
 	import { FIT_PARTS } from '$lib/practice/rules';
 	import { clock } from '$lib/units';
@@ -7,13 +9,14 @@
 
 	/** Two ways to do a line side by side, part against part. */
 	interface Props {
+		client: string;
 		written: string;
 		chosen: Alternative;
 		other: Alternative;
 		ontake: (exercise: string) => void;
 		onclose: () => void;
 	}
-	let { written, chosen, other, ontake, onclose }: Props = $props();
+	let { client, written, chosen, other, ontake, onclose }: Props = $props();
 	let dialog: HTMLDialogElement;
 	$effect(() => dialog.showModal());
 	const both = $derived([chosen, other]);
@@ -34,6 +37,14 @@
 							: ''}, rest {clock(side.prescription.rest)}
 					</p>
 					<p class="text-soft">{side.prescription.loadInWords}</p>
+					{#await lineFigure(client, null, side.prescription) then figure}
+						{#if figure}<SetUpFigure
+								{figure}
+								label="{side.prescription.name}: start pale, end dark"
+								class="h-32 w-44"
+								letters={11}
+							/>{/if}
+					{/await}
 					{#if side.bridge}<Beam bridge={side.bridge} />{/if}
 					<p>{side.reason}</p>
 					{#if side.loss}<p class={side.lossMatters ? 'text-accent' : ''}>{side.loss}</p>{/if}

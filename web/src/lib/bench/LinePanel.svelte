@@ -1,5 +1,7 @@
 <script lang="ts">
 	import type { Alternative, LineChoice, RebuiltLine } from '$lib/api/client';
+	import { lineFigure } from '$lib/drawing/figures';
+	import SetUpFigure from '$lib/drawing/SetUpFigure.svelte';
 	import BudgetChart from '$lib/drawing/BudgetChart.svelte';
 	import FitBars from '$lib/drawing/FitBars.svelte';
 	import Ruler from '$lib/drawing/Ruler.svelte';
@@ -15,6 +17,7 @@
 
 	/** The line in hand: what stands in, what else could, which load, which tempo, and what the forecast says. */
 	interface Props {
+		client: string;
 		line: RebuiltLine;
 		unit: MassUnit;
 		/** Exercises by id, for asking after one that is not listed. */
@@ -29,7 +32,7 @@
 		onask: (exercise: string) => void;
 		oncompare: (other: Alternative) => void;
 	}
-	let { line, unit, names, asked, alone, finishEasier, labHref, onchoose, onask, oncompare }: Props =
+	let { client, line, unit, names, asked, alone, finishEasier, labHref, onchoose, onask, oncompare }: Props =
 		$props();
 
 	const chosen = $derived(line.chosen);
@@ -167,9 +170,21 @@
 				{#if pull.pastMeasured}<span class="text-accent">Longer than it was ever measured.</span>{/if}
 			</p>
 		{/if}
-		<p class="text-soft mt-1 text-xs">
-			{chosen.prescription.loadInWords}{#each chosen.prescription.placement as place, i (i)}. {place}{/each}
-		</p>
+		<div class="mt-1 grid min-h-20 grid-cols-[1fr_auto] items-start gap-2">
+			<p class="text-soft text-xs">
+				{chosen.prescription.loadInWords}{#each chosen.prescription.placement as place, i (i)}. {place}{/each}
+			</p>
+			{#await lineFigure(client, null, chosen.prescription) then figure}
+				{#if figure}
+					<SetUpFigure
+						{figure}
+						label="{chosen.prescription.name}: start pale, end dark"
+						class="h-20 w-28"
+						letters={13}
+					/>
+				{/if}
+			{/await}
+		</div>
 	</div>
 
 	<div class="mt-2 flex items-end gap-3">

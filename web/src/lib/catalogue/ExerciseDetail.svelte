@@ -1,7 +1,8 @@
 <script lang="ts">
 	import type { CatalogueExercise, Possibility } from '$lib/api/client';
 	import { plain } from '$lib/client/words';
-	import PoseFigure from './PoseFigure.svelte';
+	import { usualFigure } from '$lib/drawing/figures';
+	import SetUpFigure from '$lib/drawing/SetUpFigure.svelte';
 	import UsualDoses from './UsualDoses.svelte';
 
 	/** Everything known of one exercise, with its neighbours on the ladder. */
@@ -63,7 +64,18 @@
 			: `Not there: ${possibility.against.map((a) => a.reason).join('; ')}.`}
 	</p>
 {/if}
-{#if e.poses}<PoseFigure poses={e.poses} name={e.name} flat={e.fixtures.length === 0} />{/if}
+{#if e.poses || e.frontPoses}
+	{#await usualFigure(e.id)}
+		<div class="h-48"></div>
+	{:then figure}
+		{#if figure}<SetUpFigure
+				{figure}
+				label="{e.name}: start pale, end dark"
+				class="mx-auto h-48 w-80"
+				letters={8}
+			/>{/if}
+	{/await}
+{/if}
 <ul class="grid grid-cols-[auto_1fr] items-center gap-x-2 text-[12.5px]" aria-label="Muscles">
 	{#each muscles as [muscle, weight] (muscle)}
 		<li class="contents">

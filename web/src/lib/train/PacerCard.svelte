@@ -1,9 +1,14 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
+	import { MediaQuery } from 'svelte/reactivity';
+	import type { FigureView } from '$lib/api/client';
+	import SetUpFigure from '$lib/drawing/SetUpFigure.svelte';
 	import { Pacer, type PacePhase } from './pacer.svelte';
 
 	/** The count in figures one reads from the floor, and where in the repetition one is. */
 	let {
+		figure,
+		name,
 		phases,
 		goal,
 		goalWords,
@@ -13,6 +18,8 @@
 		oncount,
 		onstart
 	}: {
+		figure: FigureView | null;
+		name: string;
 		phases: PacePhase[];
 		goal: number;
 		goalWords: string;
@@ -58,6 +65,15 @@
 		return { x: a.x + (b.x - a.x) * pacer.part, y: a.y + (b.y - a.y) * pacer.part };
 	});
 	const walked = $derived([...corners.slice(0, pacer.phase + 1), dot].map((c) => `${c.x},${c.y}`).join(' '));
+	const still = new MediaQuery('prefers-reduced-motion: reduce');
+	/** Where the body is: out with the first movement, back with the other, kept in the holds. */
+	const moment = $derived.by(() => {
+		if (!pacer.running || phases.length === 0 || still.current) return null;
+		const moves = phases.map((p) => !p.word.startsWith('hold'));
+		const before = moves.slice(0, pacer.phase).filter(Boolean).length;
+		const into = moves[pacer.phase] ? pacer.part : 0;
+		return before % 2 === 0 ? into : 1 - into;
+	});
 	const word = $derived(
 		pacer.running
 			? pacer.isHold
@@ -70,21 +86,30 @@
 </script>
 
 <section class="bg-base-100 border-base-300 mt-3 rounded-[10px] border px-[18px] py-3" aria-label="Pacer">
-	<div class="flex items-start justify-between">
-		<div>
-			<div class="flex items-center gap-3">
-				<b class="font-display min-w-[1.1em] text-[76px] leading-none" data-count>{pacer.count}</b>
-				<span class="flex flex-col gap-1.5">
-					<button class="step" aria-label="One more" onclick={() => pacer.correct(pacer.count + 1)}>+</button>
-					<button class="step" aria-label="One less" onclick={() => pacer.correct(pacer.count - 1)}>−</button>
-				</span>
-			</div>
-			<span class="text-soft block text-[15px]">{goalWords}</span>
+	<div class="flex items-start justify-between gap-2">
+		<div class="flex items-center gap-3">
+			<b class="font-display min-w-[1.1em] text-[76px] leading-none" data-count>{pacer.count}</b>
+			<span class="flex flex-col gap-1.5">
+				<button class="step" aria-label="One more" onclick={() => pacer.correct(pacer.count + 1)}>+</button>
+				<button class="step" aria-label="One less" onclick={() => pacer.correct(pacer.count - 1)}>−</button>
+			</span>
 		</div>
-		<div class="text-right">
+		{#if figure}
+			<SetUpFigure
+				{figure}
+				at={moment}
+				label="{name}: start pale, end dark"
+				class="h-[92px] min-w-0 flex-1"
+				letters={15}
+			/>
+		{/if}
+	</div>
+	<div class="mt-1 flex items-start justify-between gap-3">
+		<span class="text-soft block text-[15px]">{goalWords}</span>
+		<div class="shrink-0 text-right">
 			<b class="font-display text-primary block text-[30px] leading-none" aria-live="off">{word}</b>
 			<span class="text-soft mt-1 block text-[15px]">{tempoWords}</span>
-			<label class="text-soft mt-2 flex items-center justify-end gap-2 text-sm">
+			<label class="text-soft mt-1 flex items-center justify-end gap-2 text-sm">
 				<input type="checkbox" class="checkbox checkbox-sm" bind:checked={pacer.sound} />tones
 			</label>
 		</div>

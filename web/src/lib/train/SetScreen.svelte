@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Joint, SetLog, StopReason } from '$lib/api/client';
+	import type { Joint, LineFigure, SetLog, StopReason } from '$lib/api/client';
 	import { massWithUnit } from '$lib/units';
 	import PacerCard from './PacerCard.svelte';
 	import PainSheet from './PainSheet.svelte';
@@ -7,12 +7,20 @@
 	import type { Run } from './run.svelte';
 
 	/** One set: what, with what, how fast, and its log by tapping. */
-	let { run }: { run: Run } = $props();
+	let { run, figures }: { run: Run; figures: LineFigure[] } = $props();
 	const step = $derived(run.step);
 	const line = $derived(run.line);
 	const p = $derived(line?.prescription);
 	const sets = $derived(run.steps.filter((s) => s.line === step?.line).length);
 	const counted = $derived(run.standing.counted);
+	/** Drawn for the line as planned; what is done instead today has none. */
+	const figure = $derived(
+		line &&
+			line.prescription.exercise ===
+				run.session?.lines.find((l) => l.line === line.line)?.prescription.exercise
+			? (figures.find((f) => f.line === line.line && f.place === run.standing.place)?.figure ?? null)
+			: null
+	);
 	let reserve = $state<SetLog['reserve']>(null);
 	let stopped = $state<StopReason | null>(null);
 	let finished = $state(0);
@@ -97,6 +105,8 @@
 		{p.placement.join('. ')}
 	</p>
 	<PacerCard
+		{figure}
+		name={p.name}
 		phases={line.pace}
 		goal={run.standing.side === 1 ? cap : step.count}
 		{goalWords}

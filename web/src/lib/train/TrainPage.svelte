@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
-	import type { LinkFixture, LinkView } from '$lib/api/client';
+	import type { LineFigure, LinkFixture, LinkView } from '$lib/api/client';
 	import CheckFixture from './CheckFixture.svelte';
 	import DayQuestion from './DayQuestion.svelte';
 	import EndScreen from './EndScreen.svelte';
@@ -12,7 +12,8 @@
 	import SyncFoot from './SyncFoot.svelte';
 
 	/** A link opened: the session from the first look to the cool-down, and where its log is. */
-	let { token, view }: { token: string; view: LinkView } = $props();
+	let { token, view, figures }: { token: string; view: LinkView; figures: Promise<LineFigure[]> } = $props();
+	let drawn = $state.raw<LineFigure[]>([]);
 	let outbox = $state.raw<Outbox | null>(null);
 	let run = $state.raw<Run | null>(null);
 	let checking = $state.raw<LinkFixture | null>(null);
@@ -23,6 +24,7 @@
 
 	onMount(() => {
 		let stopped = false;
+		void figures.then((list) => (drawn = list));
 		const ticking = setInterval(() => run && (run.now = Date.now()), 250);
 		const failed = (event: ErrorEvent | PromiseRejectionEvent) => {
 			event.preventDefault();
@@ -96,7 +98,7 @@
 		{#if run.isEmpty || run.screen === 'start'}
 			<StartScreen {run} oncheck={(fixture) => (checking = fixture)} />
 		{:else if run.screen === 'set'}
-			<SetScreen {run} />
+			<SetScreen {run} figures={drawn} />
 		{:else if run.screen === 'rest'}
 			<RestScreen {run} />
 		{:else}

@@ -1,4 +1,4 @@
-import type { LinkCheckForm, LinkNote, LinkView, SetLog } from '$lib/api/client';
+import type { LineFigure, LinkCheckForm, LinkNote, LinkView, SetLog } from '$lib/api/client';
 import { keyOf } from './sets';
 import { shelf } from './shelf';
 
@@ -63,6 +63,13 @@ export const store = {
 	},
 	async keepView(token: string, view: LinkView) {
 		await (await shelf()).put('views', token, view);
+	},
+	/** Drawings of the set-ups; a training without them is whole. */
+	async figures(token: string): Promise<LineFigure[]> {
+		return ((await (await shelf()).get('views', `figures ${token}`)) as LineFigure[] | undefined) ?? [];
+	},
+	async keepFigures(token: string, figures: LineFigure[]) {
+		await (await shelf()).put('views', `figures ${token}`, figures);
 	},
 	/** Sets the server has acknowledged belong to what it would show: a start without a signal shows them too. */
 	async addDone(client: string, sets: SetLog[]) {

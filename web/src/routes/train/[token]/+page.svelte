@@ -16,7 +16,7 @@
 		</main>
 	{:else}
 		<svelte:boundary>
-			<TrainPage token={data.token} view={data.view} />
+			<TrainPage token={data.token} view={data.view} figures={data.figures} />
 			{#snippet failed(error, reset)}<FailedScreen {error} onretry={reset} />{/snippet}
 		</svelte:boundary>
 	{/if}

@@ -1,4 +1,4 @@
-import { api, type LinkView } from '$lib/api/client';
+import { api, type LineFigure, type LinkView } from '$lib/api/client';
 import { store } from '$lib/train/store';
 
 /** A phone that has the training waits little for a newer one; one that has none waits as long as a slow signal takes. */
@@ -36,7 +36,27 @@ export async function load({ params }) {
 	} catch {
 		// A full phone keeps no copy for later; the page itself works on.
 	}
+	const sentNow = view !== undefined && view !== kept;
 	// What the first version of the page kept does not know whose it is.
 	if (view && !view.clientId) view = undefined;
-	return { token, view: view ?? null, trouble };
+	return { token, view: view ?? null, trouble, figures: figuresOf(token, sentNow) };
+}
+
+/** Drawn figures come after the training and never hold it up: as kept on this phone, then from the server. */
+async function figuresOf(token: string, ask: boolean): Promise<LineFigure[]> {
+	try {
+		if (ask) {
+			const { data } = await api.GET('/api/link/{token}/figures', {
+				params: { path: { token } },
+				signal: AbortSignal.timeout(FIRST_PATIENCE)
+			});
+			if (data) {
+				await store.keepFigures(token, data);
+				return data;
+			}
+		}
+		return await store.figures(token);
+	} catch {
+		return [];
+	}
 }

@@ -271,6 +271,7 @@
 	<aside class="border-base-300 min-h-0 overflow-auto border-l px-4 py-2.5" aria-label="Line in hand">
 		{#if line && !editing}
 			<LinePanel
+				client={data.client.id}
 				{line}
 				{unit}
 				names={data.names}
@@ -313,6 +314,7 @@ Plank 3 x 45 s</pre>
 </main>
 {#if other && line?.chosen}
 	<Compare
+		client={data.client.id}
 		written={line.written.exerciseName}
 		chosen={line.chosen}
 		{other}

@@ -1,49 +1,55 @@
 <script lang="ts">
-	import { api, ask, messageOf, type GivenDrill, type ShrinkView } from '$lib/api/client';
+	import { api, ask, messageOf, type SheetView } from '$lib/api/client';
+	import { save } from '$lib/files/save';
 	import Notice from '$lib/shell/Notice.svelte';
-	import { clock, shortDay } from '$lib/units';
+	import SheetLine from '$lib/sheet/SheetLine.svelte';
+	import { shortDay } from '$lib/units';
 
 	let { data } = $props();
 	const plan = $derived(data.plan.plan);
-	const stopped = $derived(new Map(data.plan.stopped.map((line) => [line.line, line.reason])));
 	const profile = $derived(data.client.profile);
-	/** A day with less time: made to fit for today alone, the plan stays as it is. */
-	let today = $state.raw<{ session: number; minutes: number; view: ShrinkView } | null>(null);
+	/** Asked for otherwise than as saved: another place, or a session made to fit the minutes there are today. */
+	let asked = $state.raw<{ place?: string; session?: number; minutes?: number }>({});
+	let other = $state.raw<SheetView | null>(null);
+	let paper = $state<'a4' | 'letter'>('a4');
 	let trouble = $state('');
-	/** Id of another place the plan is looked at for; null for the one in use. */
-	let elsewhere = $state<string | null>(null);
-	const there = $derived(plan.elsewhere.find((p) => p.place === elsewhere));
-	const sessions = $derived(
-		there
-			? there.sessions
-			: plan.sessions.map((s, i) => (today && today.session === i ? today.view.session : s))
-	);
+	let printing = $state(false);
 
-	async function only(session: number, minutes: number) {
+	const view = $derived(other ?? data.sheet);
+	const sheet = $derived(view.sheet);
+	const place = $derived(asked.place ?? plan.place);
+	const figureOf = (line: number) =>
+		data.figures.find((f) => f.line === line && f.place === place)?.figure ?? null;
+	const empty = $derived(sheet.sessions.length === 0);
+
+	async function turn(to: typeof asked) {
 		try {
-			const view = await ask(
-				api.POST('/api/clients/{id}/shrink', {
-					params: { path: { id: data.client.id } },
-					body: { text: plan.text, choices: plan.choices, session, minutes, seen: null }
-				})
-			);
-			today = { session, minutes, view };
+			other = Object.keys(to).length
+				? await ask(
+						api.GET('/api/clients/{id}/sheet', { params: { path: { id: data.client.id }, query: to } })
+					)
+				: null;
+			asked = to;
 			trouble = '';
 		} catch (problem) {
 			trouble = messageOf(problem);
 		}
 	}
 
-	const inWords = (drills: GivenDrill[]) => drills.map((d) => `${d.name.toLowerCase()} ${d.dose}`).join(', ');
-	const cautions = $derived([
-		...new Set(plan.sessions.flatMap((s) => s.lines.flatMap((line) => line.prescription?.cautions ?? [])))
-	]);
+	async function pdf() {
+		printing = true;
+		trouble = await save(
+			`/api/clients/${data.client.id}/sheet.pdf?${new URLSearchParams({ ...Object.fromEntries(Object.entries(asked).map(([k, v]) => [k, `${v}`])), paper })}`,
+			`${profile.name} sheet.pdf`
+		);
+		printing = false;
+	}
 </script>
 
-<svelte:head><title>{profile.name}, the week - Ingegno</title></svelte:head>
+<svelte:head><title>{profile.name}, the sheet - Ingegno</title></svelte:head>
 
 <div
-	class="border-base-300 bg-base-100 text-soft no-print flex h-11 shrink-0 items-center gap-5 border-b px-4 text-[13px]"
+	class="border-base-300 bg-base-100 text-soft no-print flex h-11 shrink-0 items-center gap-4 border-b px-4 text-[13px]"
 >
 	<h1 class="text-base-content text-[17px]">The sheet</h1>
 	<span>{plan.savedAt ? `as saved on ${shortDay(plan.savedAt.slice(0, 10))}` : ''}</span>
@@ -51,20 +57,20 @@
 	{#if plan.elsewhere.length > 0}
 		<label class="flex items-center gap-2"
 			>At
-			<select class="select select-sm bg-base-100 w-40" bind:value={elsewhere}>
-				<option value={null}>{plan.placeName}</option>
-				{#each plan.elsewhere as place, i (i)}<option value={place.place}>{place.name}</option>{/each}
+			<select
+				class="select select-sm bg-base-100 w-40"
+				value={asked.place ?? ''}
+				onchange={(e) => void turn(e.currentTarget.value ? { place: e.currentTarget.value } : {})}
+			>
+				<option value="">{plan.placeName}</option>
+				{#each plan.elsewhere as there, i (i)}<option value={there.place}>{there.name}</option>{/each}
 			</select>
 		</label>
 	{/if}
-	{#if there}
-		<span></span>
-	{:else if today}
-		<span class="text-accent"
-			>{plan.sessions[today.session]?.title}, today only: {Math.round(today.view.session.length / 60)} minutes</span
-		>
-		<button class="btn btn-sm" onclick={() => (today = null)}>The whole session again</button>
-	{:else if plan.sessions.length > 0}
+	{#if asked.minutes}
+		<span class="text-accent">today only: {asked.minutes} minutes</span>
+		<button class="btn btn-sm" onclick={() => turn({})}>The whole session again</button>
+	{:else if plan.sessions.length > 0 && !asked.place}
 		<label class="flex items-center gap-2"
 			>Less time today
 			<select
@@ -72,7 +78,7 @@
 				value=""
 				onchange={(e) => {
 					const [session, minutes] = e.currentTarget.value.split(' ').map(Number);
-					if (session !== undefined && minutes !== undefined) void only(session, minutes);
+					if (session !== undefined && minutes !== undefined) void turn({ session, minutes });
 				}}
 			>
 				<option value="" disabled>choose…</option>
@@ -84,20 +90,29 @@
 			</select>
 		</label>
 	{/if}
-	{#if plan.sessions.length > 0}
+	{#if !empty}
 		<a class="btn btn-sm" download href="/api/clients/{data.client.id}/files/programme.xlsx">As a workbook</a>
 	{/if}
-	<button
-		class="btn btn-sm btn-neutral"
-		disabled={plan.sessions.length === 0 || !data.client.sending.allowed}
-		onclick={() => window.print()}>Print</button
+	<span class="join">
+		<select class="join-item select select-sm bg-base-100 w-[84px]" aria-label="Paper" bind:value={paper}>
+			<option value="a4">A4</option>
+			<option value="letter">Letter</option>
+		</select>
+		<button
+			class="join-item btn btn-sm btn-neutral"
+			disabled={empty || !data.client.sending.allowed || printing}
+			onclick={pdf}>{printing ? 'One moment…' : 'As a PDF'}</button
+		>
+	</span>
+	<button class="btn btn-sm" disabled={empty || !data.client.sending.allowed} onclick={() => window.print()}
+		>Print</button
 	>
 </div>
 
 <Notice text={trouble} />
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 <main class="min-h-0 flex-1 overflow-auto print:overflow-visible" tabindex="0">
-	{#if plan.sessions.length === 0}
+	{#if empty}
 		<div class="mx-auto max-w-md p-12 text-center">
 			<h2 class="mb-2 text-xl">Nothing saved to print yet</h2>
 			<p class="text-soft mb-4">Rebuild the written programme on the bench and save it.</p>
@@ -110,124 +125,66 @@
 			<a class="btn btn-neutral" href="/clients/{data.client.id}/profile">To the health screen</a>
 		</div>
 	{:else}
-		<article
-			class="bg-base-100 mx-auto my-6 w-[190mm] p-[10mm] text-[13px] print:m-0 print:w-auto print:bg-white print:p-0"
-		>
-			<header class="border-base-content mb-3 flex items-baseline justify-between border-b-2 pb-1">
-				<h2 class="text-2xl">{profile.name}{there ? `, ${there.name}` : ''}</h2>
-				<span>{plan.savedAt ? shortDay(plan.savedAt.slice(0, 10)) : ''}</span>
-			</header>
-			{#each sessions as session, s (s)}
-				<section class="mb-4">
-					<h3 class="mb-1 text-lg">
-						{session.title}
-						<span class="text-soft font-sans text-[13px] font-normal print:text-black"
-							>{!there && today?.session === s ? 'today only, ' : ''}about {Math.round(session.length / 60)} minutes
-							with warm-up and cool-down</span
-						>
-					</h3>
-					{#if !there && today?.session === s}
-						<p class="text-[12px]">
-							{#if !today.view.fits}Shorter it does not get: the main work alone takes that long.{/if}
-							{today.view.steps.join(' ')}
-						</p>
-					{/if}
-					{#if session.layOut.length > 0}
-						<p class="mb-1 text-[12px]">
-							<b>Put out before you start:</b>
-							{#each session.layOut as thing, t (t)}{t > 0 ? '; ' : ''}<b class="font-semibold"
-									>{thing.thing}</b
-								>{thing.settings.length > 0 ? `: ${thing.settings.join(', then ')}` : ''}{/each}.
-						</p>
-					{/if}
-					{#if session.warmUp.length > 0}
-						<p class="mb-1 text-[12px]"><b>Warm-up:</b> {inWords(session.warmUp)}.</p>
-					{/if}
-					<table class="w-full border-collapse">
-						<thead>
-							<tr class="border-base-300 border-b text-left text-[11.5px]">
-								<th class="w-8 font-normal"><span class="sr-only">group</span></th>
-								<th class="font-normal">exercise and set-up</th>
-								<th class="w-40 font-normal">sets, tempo, rest</th>
-								<th class="w-32 font-normal">done</th>
-							</tr>
-						</thead>
-						<tbody>
-							{#each session.lines as line (line.line)}
-								<tr class="border-base-300 break-inside-avoid border-b align-top">
-									{#if !there && stopped.has(line.line)}
-										<td class="py-1">{line.tag}</td>
-										<td class="py-1" colspan="3">
-											<b class="font-display text-[15px]"><s>{line.prescription?.name ?? line.written}</s></b>
-											<div class="font-semibold">{stopped.get(line.line)}</div>
-										</td>
-									{:else if line.prescription}
-										{@const p = line.prescription}
-										<td class="py-1 font-semibold">{line.tag}</td>
-										<td class="py-1 pr-3">
-											<b class="font-display text-[15px]">{p.name}</b>
-											<div class="font-semibold">{p.loadInWords}</div>
-											{#each p.placement as place, i (i)}<div>{place}</div>{/each}
-											<div>{p.setUp.join('. ')}.</div>
-											<div class="italic">{p.cues.join('. ')}.</div>
-										</td>
-										<td class="py-1">
-											<b class="text-[15px]">{p.countInWords}</b>
-											{#if p.reserve !== null}<div>
-													{Math.round(p.reserve) > 0
-														? `stop with ${Math.round(p.reserve)} left`
-														: 'to the last clean one'}
-												</div>{/if}
-											{#if p.finishOn}<div>
-													then {p.finishOn.name.toLowerCase()}, about {p.finishOn.expected}; write both down
-												</div>{/if}
-											<div>{p.tempo ? `tempo ${p.tempo}, ` : ''}rest {clock(p.rest)}</div>
-										</td>
-										<td class="py-1"
-											>{#each p.counts as count, i (i)}<span
-													class="border-base-content mr-1 inline-block h-6 w-6 border"
-													role="img"
-													aria-label="set {i + 1} of {count}"
-												></span>{/each}</td
-										>
-									{:else}
-										<td class="py-1">{line.tag}</td>
-										<td class="py-1" colspan="3"
-											>{line.written}: nothing stands in here yet; leave it out until the coach says.</td
-										>
-									{/if}
-								</tr>
-								{#each line.behind as drill, i (i)}
-									<tr class="border-base-300 break-inside-avoid border-b align-top">
-										<td></td>
-										<td class="py-1 pr-3" colspan="2"
-											><b class="font-display">{drill.name}</b>, {drill.dose}: {[
-												...drill.setUp,
-												...drill.cues
-											].join('. ')}.</td
-										>
-										<td></td>
-									</tr>
+		<p class="text-soft no-print mx-auto mt-4 w-[190mm] text-[13px]">
+			A page a session. As a PDF it carries a code that opens the training on the phone{data.plan.plan.savedAt
+				? ', once it was sent'
+				: ''}.
+		</p>
+		{#each sheet.sessions as session, s (s)}
+			<article
+				class="page bg-base-100 mx-auto my-4 w-[190mm] p-[10mm] text-[13px] leading-snug print:m-0 print:w-auto print:bg-white print:p-0 print:text-black"
+			>
+				<header class="border-base-content flex items-baseline justify-between border-b-2 pb-1.5">
+					<div>
+						<h2 class="text-2xl leading-tight">{session.title}</h2>
+						<p>{session.under}</p>
+					</div>
+					<span>date ________________</span>
+				</header>
+				{#if session.today.length > 0}
+					<p class="mt-1 font-semibold">
+						{#if !view.fits}Shorter it does not get: the main work alone takes that long.{/if}
+						{session.today.join(' ')}
+					</p>
+				{/if}
+				{#if session.putOut.length > 0}
+					<ul class="grid grid-cols-4 gap-x-3 gap-y-1 py-2" aria-label="Put out before you start">
+						{#each session.putOut as thing, t (t)}
+							<li>
+								<b class="font-semibold">{thing.thing}</b>
+								{#each thing.settings as setting, i (i)}
+									<div class="text-[12px]">{i > 0 ? 'then ' : ''}{setting}</div>
 								{/each}
-							{/each}
-						</tbody>
-					</table>
-					{#if session.coolDown.length > 0}
-						<p class="mt-1 text-[12px]"><b>Cool-down:</b> {inWords(session.coolDown)}.</p>
-					{/if}
-				</section>
-			{/each}
-			<footer class="text-[12px]">
-				<b>Take care.</b> Sharp pain stops an exercise: stop, and tell the coach. Nothing heavy over the face
-				without a safe way down, nobody alone under a bar. Use only what was checked, and look at it each
-				time. With heart or blood pressure trouble, pregnancy, recent surgery, dizziness or chest pain, ask a
-				physician before the first session; for joints, a physiotherapist. This sheet does not replace either.
-				{#if cautions.length > 0}
-					<ul class="mt-1 list-disc pl-4">
-						{#each cautions as caution, i (i)}<li>{caution}</li>{/each}
+							</li>
+						{/each}
 					</ul>
 				{/if}
-			</footer>
-		</article>
+				{#if session.first}
+					<p class="border-base-300 border-t py-1.5"><b>First</b> {session.first}</p>
+				{/if}
+				{#each session.lines as line (line.line)}<SheetLine {line} figure={figureOf(line.line)} />{/each}
+				<footer class="border-base-300 border-t pt-2">
+					{#if session.then}<p class="mb-1"><b>Then</b> {session.then}</p>{/if}
+					<p class="text-[11.5px]">
+						<b>Stop</b> at sharp pain and tell {sheet.coach.split(' ')[0]}. Nothing heavy over the face,
+						nobody alone under a bar. Use only what was checked, and look at it each time. With heart or blood
+						pressure trouble, pregnancy, recent surgery, dizziness or chest pain ask a physician first; for
+						joints a physiotherapist.
+						{session.care.join(' ')}
+					</p>
+				</footer>
+			</article>
+		{/each}
 	{/if}
 </main>
+
+<style>
+	@media print {
+		.page {
+			break-after: page;
+		}
+		.page:last-child {
+			break-after: auto;
+		}
+	}
+</style>
