@@ -1,12 +1,9 @@
 using System.Globalization;
 using System.Text;
-using Ical.Net;
-using Ical.Net.DataTypes;
 using Ingegno.Core.Blocks;
-using Ingegno.Core.Quantities;
 using Ingegno.Formats.Calendars;
 using NodaTime;
-using NodaTime.Extensions;
+using Calendar = Ical.Net.Calendar;
 
 namespace Ingegno.Formats.Tests.Calendars;
 
