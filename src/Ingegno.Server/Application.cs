@@ -42,8 +42,9 @@ internal static class Application
         builder.Services.AddSingleton(new Database(settings.DatabaseFile));
         builder.Services.AddSingleton<Coaches>().AddSingleton<Storage.Clients>().AddSingleton<Places>().AddSingleton<Storage.Practices>().AddSingleton<Cases>().AddSingleton<Storage.Plans>().AddSingleton<SetLogs>().AddSingleton<SetConflicts>();
         builder.Services.AddSingleton<SessionNotes>().AddSingleton<Lessons>().AddSingleton<ClientLinks>().AddSingleton<FixtureReports>().AddSingleton<DecisionRecords>().AddSingleton<DeskStamps>();
-        builder.Services.AddSingleton<Trainings>().AddSingleton<LogLessons>().AddSingleton<Progresses>().AddSingleton<Sender>().AddSingleton<DeskRows>().AddSingleton<Answering>().AddSingleton<PlanCommands>().AddSingleton<SheetWriter>().AddHostedService<DeskWarming>();
+        builder.Services.AddSingleton<Trainings>().AddSingleton<LogLessons>().AddSingleton<Progresses>().AddSingleton<Sender>().AddSingleton<DeskRows>().AddSingleton<Answering>().AddSingleton<PlanCommands>().AddSingleton<SheetWriter>().AddSingleton<CaseFiles>().AddSingleton<RestoreAsked>().AddHostedService<DeskWarming>();
         builder.Services.AddSingleton(services => new Storage.Backups(services.GetRequiredService<Database>(), settings.BackupFolder)).AddHostedService<BackupSchedule>();
+        builder.Services.AddSingleton(services => new Erasing(services.GetRequiredService<Database>(), settings.ErasedFile));
         builder.Services.AddSingleton(new SimulatedPost(Path.Combine(settings.DataFolder, "outbox")));
         builder.Services.AddHttpClient();
         builder.Services.AddSingleton<Devices.Devices>();
@@ -111,6 +112,9 @@ internal static class Application
         signedIn.MapFigures();
         signedIn.MapSheets();
         signedIn.MapCalendars();
+        signedIn.MapCaseFiles();
+        signedIn.MapErasing();
+        signedIn.MapBackups();
         api.MapLinks();
         api.MapLinkFigures();
         api.MapLinkCalendar();

@@ -24,6 +24,8 @@ internal sealed record Settings(string DataFolder, DemoKind Demo, TimeProvider C
 {
     internal string DatabaseFile => Path.Combine(DataFolder, "ingegno.db");
 
+    internal string ErasedFile => Path.Combine(DataFolder, "erased.txt");
+
     internal string BackupFolder => Path.Combine(DataFolder, "backups");
 
     /// <summary>

@@ -52,6 +52,24 @@ public sealed class SimulatedPost(string folder)
             ? []
             : [.. Directory.EnumerateFiles(folder, prefix + "*.eml").OrderDescending(StringComparer.Ordinal).Select(Read)];
 
+    /// <summary>Takes out the messages whose names end so, posted or prepared.</summary>
+    /// <returns>How many there were.</returns>
+    public int TakeOut(string end)
+    {
+        if (!Directory.Exists(folder))
+        {
+            return 0;
+        }
+
+        string[] letters = [.. Directory.EnumerateFiles(folder, $"*{end}.eml"), .. Directory.EnumerateFiles(folder, $"*{end}.eml{Prepared}")];
+        foreach (string letter in letters)
+        {
+            File.Delete(letter);
+        }
+
+        return letters.Length;
+    }
+
     private static PostedMessage Read(string path)
     {
         using var message = MimeMessage.Load(path);

@@ -38,17 +38,25 @@ public sealed class Clients(Database database)
     }
 
     /// <summary>Adds a client with a first place, both or neither.</summary>
-    public async Task AddAsync(string coach, string id, ClientProfile profile, Home home, DateTimeOffset now)
+    /// <param name="place">Id of the first place.</param>
+    /// <param name="other">What a file had that is not known here, to be given out again; null for nothing.</param>
+    public Task AddAsync(string coach, string id, ClientProfile profile, Home home, DateTimeOffset now, string? place = null, string? other = null, Writing? within = null) =>
+        Writing.WithinAsync(database, within, async (connection, transaction) =>
+        {
+            await connection.ExecuteAsync(
+                "INSERT INTO client (id, coach_id, profile, created_at, other) VALUES (@id, @coach, @profile, @now, @other)",
+                new { id, coach, profile = Json(profile), now = now.ToString("O"), other }, transaction);
+            await connection.ExecuteAsync(
+                "INSERT INTO place (id, coach_id, client_id, position, document) VALUES (@place, @coach, @id, 0, @document)",
+                new { place = place ?? Guid.CreateVersion7().ToString(), coach, id, document = Json(home) }, transaction);
+            return true;
+        });
+
+    /// <summary>What the client's file had that is not known here, as JSON; null for nothing.</summary>
+    public async Task<string?> OtherAsync(string coach, string id)
     {
         await using var connection = database.Open();
-        await using var transaction = await connection.BeginTransactionAsync();
-        await connection.ExecuteAsync(
-            "INSERT INTO client (id, coach_id, profile, created_at) VALUES (@id, @coach, @profile, @now)",
-            new { id, coach, profile = Json(profile), now = now.ToString("O") }, transaction);
-        await connection.ExecuteAsync(
-            "INSERT INTO place (id, coach_id, client_id, position, document) VALUES (@home, @coach, @id, 0, @document)",
-            new { home = Guid.CreateVersion7().ToString(), coach, id, document = Json(home) }, transaction);
-        await transaction.CommitAsync();
+        return await connection.ExecuteScalarAsync<string?>("SELECT other FROM client WHERE coach_id = @coach AND id = @id", new { coach, id });
     }
 
     /// <summary>Saves unless somebody else did meanwhile.</summary>

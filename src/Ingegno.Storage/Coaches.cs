@@ -21,6 +21,13 @@ public sealed class Coaches(Database database)
         return [.. await connection.QueryAsync<string>("SELECT id FROM coach")];
     }
 
+    /// <summary>Whose practice this is: the account made first.</summary>
+    public async Task<string?> OwnerAsync()
+    {
+        await using var connection = database.Open();
+        return await connection.ExecuteScalarAsync<string?>("SELECT id FROM coach ORDER BY created_at, id LIMIT 1");
+    }
+
     /// <summary>Whatever the case of the address; null when there is none.</summary>
     public async Task<Coach?> ByEmailAsync(string email)
     {

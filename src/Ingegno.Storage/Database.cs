@@ -88,7 +88,7 @@ public sealed class Database
     }
 
     /// <summary>The newest script the file has had that this version does not know; null where it knows them all.</summary>
-    internal string? NewerScript()
+    public string? NewerScript()
     {
         using var connection = Open();
         var known = Assembly.GetExecutingAssembly().GetManifestResourceNames().Append(CodeName).ToHashSet(StringComparer.Ordinal);

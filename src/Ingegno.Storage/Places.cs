@@ -34,17 +34,14 @@ public sealed class Places(Database database)
     }
 
     /// <summary>Adds a place at the end of the list; false when the coach has no such client.</summary>
-    public async Task<bool> AddAsync(string coach, string client, string id, Home home)
-    {
-        await using var connection = database.Open();
-        return await connection.ExecuteAsync(
+    public Task<bool> AddAsync(string coach, string client, string id, Home home, Writing? within = null) =>
+        Writing.WithinAsync(database, within, async (connection, transaction) => await connection.ExecuteAsync(
             """
             INSERT INTO place (id, coach_id, client_id, position, document)
             SELECT @id, @coach, @client, (SELECT coalesce(max(position), -1) + 1 FROM place WHERE client_id = @client), @document
             WHERE EXISTS (SELECT 1 FROM client WHERE id = @client AND coach_id = @coach)
             """,
-            new { id, coach, client, document = JsonSerializer.Serialize(home, TradeJson.Options) }) == 1;
-    }
+            new { id, coach, client, document = JsonSerializer.Serialize(home, TradeJson.Options) }, transaction) == 1);
 
     /// <summary>Saves unless somebody else did meanwhile.</summary>
     public Task<SaveResult> SaveAsync(string coach, string client, string place, Home home, long version, Writing? within = null) =>

@@ -20,16 +20,15 @@ public sealed class Practices(Database database)
     }
 
     /// <param name="version">The version it was read at; 0 for a first save.</param>
-    public async Task<SaveResult> SaveAsync(string coach, Practice practice, long version)
+    public Task<SaveResult> SaveAsync(string coach, Practice practice, long version, Writing? within = null) => Writing.WithinAsync(database, within, async (connection, transaction) =>
     {
-        await using var connection = database.Open();
         var values = new { coach, version, document = JsonSerializer.Serialize(practice, TradeJson.Options) };
         int changed = await connection.ExecuteAsync(
             version == 0
                 ? "INSERT INTO practice (coach_id, document) VALUES (@coach, @document) ON CONFLICT (coach_id) DO NOTHING"
                 : "UPDATE practice SET document = @document, row_version = row_version + 1 WHERE coach_id = @coach AND row_version = @version",
-            values);
-        return new(changed == 1, await connection.ExecuteScalarAsync<long>(
-            "SELECT row_version FROM practice WHERE coach_id = @coach", values));
-    }
+            values, transaction);
+        return new SaveResult(changed == 1, await connection.ExecuteScalarAsync<long>(
+            "SELECT row_version FROM practice WHERE coach_id = @coach", values, transaction));
+    });
 }

@@ -5,10 +5,16 @@ using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
+using Ingegno.Core.Plans;
+using Ingegno.Core.Programmes;
 using Ingegno.Core.Progression;
 using Ingegno.Core.Quantities;
+using Ingegno.Core.Safety;
 
 namespace Ingegno.Formats.CaseFiles;
+
+/// <summary>Sets that were asked as the same.</summary>
+public sealed record AskedSets(Prescription As, ImmutableArray<Guid> Sets);
 
 /// <summary>
 /// One client as one JSON document: who, where, the written programme, and what was logged. Fields this version
@@ -17,6 +23,9 @@ namespace Ingegno.Formats.CaseFiles;
 public sealed record CaseFile
 {
     public const string FormatName = "ingegno-case";
+
+    /// <summary>1 had the text and the log; 2 has the plan in force with its history, and what sets were asked as.</summary>
+    public const int Newest = 2;
 
     public required string Format { get; init; }
 
@@ -35,7 +44,25 @@ public sealed record CaseFile
     /// <summary>The weeks it is trained over; null where nothing is planned.</summary>
     public Block? Block { get; init; }
 
+    /// <summary>What is in force, as it was worked out and settled by hand; null where only the text is known. It names places by <see cref="PlaceIds"/>.</summary>
+    public Plan? Plan { get; init; }
+
+    /// <summary>How the plan came about, oldest first.</summary>
+    public ImmutableArray<PlanChange> Changes { get; init; } = [];
+
+    /// <summary>What the plan calls the places by: <see cref="Home"/> first, then <see cref="Elsewhere"/>.</summary>
+    public ImmutableArray<string> PlaceIds { get; init; } = [];
+
     public ImmutableArray<SetLog> Log { get; init; } = [];
+
+    /// <summary>What sets were asked as.</summary>
+    public ImmutableArray<AskedSets> Asked { get; init; } = [];
+
+    /// <summary>What the client said of sessions.</summary>
+    public ImmutableArray<SessionNote> Notes { get; init; } = [];
+
+    /// <summary>Pain the coach has cleared.</summary>
+    public ImmutableArray<PainClearance> Cleared { get; init; } = [];
 
     /// <summary>Exercises the practice added that programme, log or choices may refer to.</summary>
     public ImmutableArray<OwnExercise> Exercises { get; init; } = [];
@@ -43,13 +70,14 @@ public sealed record CaseFile
     [JsonExtensionData]
     public IDictionary<string, JsonElement>? Other { get; init; }
 
-    /// <exception cref="JsonException">Not a case file; the message names the place.</exception>
+    /// <summary>Reads this version and older ones; what an older one does not have stays empty.</summary>
+    /// <exception cref="JsonException">Not a case file, or a newer one; the message names the place.</exception>
     public static CaseFile Parse(Stream json)
     {
         var file = JsonSerializer.Deserialize<CaseFile>(json, TradeJson.Options) ?? throw new JsonException("The file is empty.");
-        return file is { Format: FormatName, Version: 1 }
-            ? file
-            : throw new JsonException($"Expected \"format\": \"{FormatName}\", \"version\": 1.");
+        return file.Format != FormatName ? throw new JsonException($"Expected \"format\": \"{FormatName}\".")
+            : file.Version is < 1 or > Newest ? throw new JsonException($"This is version {file.Version} of a case file; up to {Newest} can be read here. Update Ingegno, or write the file from there anew.")
+            : file with { Version = Newest };
     }
 
     public string ToJson() => JsonSerializer.Serialize(this, TradeJson.Options);

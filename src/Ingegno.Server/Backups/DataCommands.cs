@@ -36,8 +36,7 @@ internal static class DataCommands
 
                     break;
                 case ["restore", var file]:
-                    string? before = Storage.Backups.Restore(file, settings.DatabaseFile, settings.Clock.GetUtcNow());
-                    said.WriteLine($"Restored from {file}.{(before is null ? "" : $" What was there is kept: {before}")}");
+                    said.WriteLine(Restored.From(file, settings));
                     break;
             }
 

@@ -31,7 +31,7 @@ internal static class EmptyEntries
     });
 
     /// <summary>Path of the first null that stands in a list; null when there is none or the text is no JSON, which is told later.</summary>
-    private static string? FirstIn(ReadOnlySpan<byte> json)
+    internal static string? FirstIn(ReadOnlySpan<byte> json)
     {
         var reader = new Utf8JsonReader(json, new JsonReaderOptions { CommentHandling = JsonCommentHandling.Skip });
         var open = new Stack<Level>();

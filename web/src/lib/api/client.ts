@@ -5,6 +5,9 @@ type Schemas = components['schemas'];
 
 export type Session = Schemas['SessionView'];
 export type ProgrammeFile = Schemas['ProgrammeFileView'];
+export type CaseFiles = Schemas['CaseFileView'];
+export type BackupView = Schemas['BackupView'];
+export type BackupLook = Schemas['BackupLook'];
 export type SheetView = Schemas['SheetView'];
 export type SheetLine = Schemas['SheetLine'];
 export type FigureView = Schemas['FigureView'];

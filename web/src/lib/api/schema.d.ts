@@ -100,6 +100,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calendar/{token}.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients": {
         parameters: {
             query?: never;
@@ -126,7 +142,7 @@ export interface paths {
         get: operations["getClient"];
         put: operations["saveClient"];
         post?: never;
-        delete?: never;
+        delete: operations["eraseClient"];
         options?: never;
         head?: never;
         patch?: never;
@@ -949,6 +965,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["subscribeCalendar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/files/training.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCalendarFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/files/case.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCaseFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/practice.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getPracticeFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/case-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engine/load-ladder": {
         parameters: {
             query?: never;
@@ -1173,6 +1269,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getBackups"];
+        put?: never;
+        post: operations["takeBackup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backups/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getBackup"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backups/{name}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restoreBackup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1285,6 +1429,45 @@ export interface components {
             /** Format: date */
             on: string;
             words: string;
+        };
+        /** @description A client in a backup beside now. */
+        BackupClient: {
+            name: string;
+            /**
+             * Format: int32
+             * @description Sets logged then; null where the client is not in it.
+             */
+            inBackup: null | number;
+            /**
+             * Format: int32
+             * @description Sets logged now; null where the client is not here any more.
+             */
+            now: null | number;
+            /**
+             * Format: date
+             * @description Day of the newest set in the backup.
+             */
+            lastLogged: null | string;
+        };
+        /** @description What a restore would bring, and what it would take. */
+        BackupLook: {
+            name: string;
+            /** Format: date-time */
+            at: string;
+            clients: components["schemas"]["BackupClient"][];
+            /** @description In words; empty where nothing would be. */
+            lost: string[];
+            /** @description Why it cannot be restored; null when it can. */
+            against: null | string;
+        };
+        /** @description A backup in the folder. */
+        BackupView: {
+            /** @description Of the file, to ask for it by. */
+            name: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: int64 */
+            bytes: number;
         };
         /** @description Two sides of the body set against each other, effective sets at home. */
         BalanceRow: {
@@ -1587,6 +1770,22 @@ export interface components {
             /** @description What it is, in few words: "12.5 kg", "+4 reps", "4 s down". */
             text: string;
         };
+        /** @description A client brought in, or what would be. */
+        BroughtIn: {
+            /** @description Null while nothing was kept. */
+            id: null | string;
+            name: string;
+            note: string;
+            places: string[];
+            /** Format: int32 */
+            sessions: number;
+            /** Format: int32 */
+            sets: number;
+            /** @description Exercises of the practice's own that come with it. */
+            newExercises: string[];
+            /** @description What the coach should know: a name that is there twice, exercises that are told apart here. */
+            told: string[];
+        };
         /** @description How much of the budget is drained at a moment. */
         BudgetPoint: {
             /** @description From the first repetition. */
@@ -1597,12 +1796,36 @@ export interface components {
              */
             drained: number;
         };
+        /** @description An address a calendar subscribes to. It is shown once. */
+        CalendarAddressView: {
+            address: string;
+        };
+        /** @description When sessions begin, and how long before to remind. */
+        CalendarForm: {
+            /** @description "18:00", of the client's zone. */
+            at: string;
+            /**
+             * Format: int32
+             * @description Minutes before; null for no alarm.
+             */
+            remind: null | number;
+        };
         /**
          * @description What kind of stand-in a candidate is, best first (common practice). Candidates are compared by it before anything else: no better fit
          *     makes up for another movement, and no movement for a dose that is not to be had.
          * @enum {unknown}
          */
         CandidateClass: "asWritten" | "sameMovement" | "oneLimb" | "band" | "sameMuscles" | "outsideZone" | "otherMovement" | "remote" | "underFloor";
+        /** @description A file looked at, or brought in. */
+        CaseFileView: {
+            /** @description The clients are there now. */
+            kept: boolean;
+            clients: components["schemas"]["BroughtIn"][];
+            /** @description It brings house rules, prices and names too. */
+            practice: boolean;
+            /** @description Why it cannot be brought in; all of it or nothing is. */
+            problems: components["schemas"]["FileProblem"][];
+        };
         /** @description A whole case: who, where, what is written, and what was decided by hand. */
         CaseForm: {
             client: components["schemas"]["ClientProfile"];
@@ -2024,6 +2247,26 @@ export interface components {
          * @enum {unknown}
          */
         EnduranceClass: "upper" | "lower" | "legExtension" | "legCurl" | "armCurl" | "sitUp" | "squat" | "oneLeg" | "ownLogOnly";
+        /** @description Says once more who is meant. */
+        EraseForm: {
+            /** @description The client's whole name. */
+            name: string;
+        };
+        /** @description A receipt: what was erased, by kind. */
+        EraseReceipt: {
+            /** Format: date-time */
+            at: string;
+            client: string;
+            rows: {
+                [key: string]: number;
+            };
+            /**
+             * Format: int32
+             * @description In the outbox.
+             */
+            letters: number;
+            sentence: string;
+        };
         /**
          * @description One exercise with every attribute the choice of a substitute asks about. The name is unambiguous within the
          *     catalogue; what coaches also call it stands under ImmutableArray&lt;string&gt; Exercise.Synonyms.
@@ -2202,6 +2445,11 @@ export interface components {
             /** Format: double */
             y: number;
             words: string;
+        };
+        /** @description A problem in a file, with its place there. */
+        FileProblem: {
+            path: string;
+            message: string;
         };
         /** @description Vessels and the mass one of them should have; null asks for the full one. */
         FillForm: {
@@ -6088,6 +6336,31 @@ export interface operations {
             };
         };
     };
+    readCalendar: {
+        parameters: {
+            query?: {
+                at?: string;
+                remind?: number;
+            };
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
     addClient: {
         parameters: {
             query?: never;
@@ -6165,6 +6438,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClientView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    eraseClient: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EraseForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EraseReceipt"];
                 };
             };
             /** @description Bad Request */
@@ -7753,6 +8061,133 @@ export interface operations {
             };
         };
     };
+    subscribeCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CalendarForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarAddressView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    getCalendarFile: {
+        parameters: {
+            query?: {
+                at?: string;
+                remind?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    getCaseFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    getPracticeFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+        };
+    };
+    bringIn: {
+        parameters: {
+            query?: {
+                keep?: boolean;
+                rules?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CaseFileView"];
+                };
+            };
+        };
+    };
     loadLadder: {
         parameters: {
             query?: never;
@@ -8212,6 +8647,88 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
+            };
+        };
+    };
+    getBackups: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BackupView"][];
+                };
+            };
+        };
+    };
+    takeBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BackupView"];
+                };
+            };
+        };
+    };
+    getBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BackupLook"];
+                };
+            };
+        };
+    };
+    restoreBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

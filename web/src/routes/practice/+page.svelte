@@ -6,6 +6,7 @@
 	import OwnNames from '$lib/practice/OwnNames.svelte';
 	import { RuleTrial } from '$lib/practice/ruleTrial.svelte';
 	import SchoolCards from '$lib/practice/SchoolCards.svelte';
+	import BackupList from '$lib/practice/BackupList.svelte';
 	import Stair from '$lib/practice/Stair.svelte';
 	import WeightBars from '$lib/practice/WeightBars.svelte';
 	import ZoneTable from '$lib/practice/ZoneTable.svelte';
@@ -283,6 +284,7 @@
 					</div>
 				{/each}
 			</details>
+			<BackupList />
 		</section>
 	</main>
 	<Keys shortcuts={[]} note="Rules do not replace physicians, physiotherapists or local rules." />

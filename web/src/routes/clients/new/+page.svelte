@@ -2,6 +2,7 @@
 	import { goto } from '$app/navigation';
 	import { api, ask, messageOf, type ClientProfile } from '$lib/api/client';
 	import { newProfile } from '$lib/client/newProfile';
+	import BringIn from '$lib/files/BringIn.svelte';
 	import Notice from '$lib/shell/Notice.svelte';
 	import TopBar from '$lib/shell/TopBar.svelte';
 	import { readNumber } from '$lib/units';
@@ -76,4 +77,5 @@
 		<button class="btn btn-neutral">Add, then describe the home</button>
 		<a class="btn btn-ghost" href="/">Back to the Desk</a>
 	</form>
+	<div class="mt-8"><BringIn /></div>
 </main>

@@ -6,6 +6,7 @@
 	import SchoolList from '$lib/practice/SchoolList.svelte';
 	import BanList from '$lib/client/BanList.svelte';
 	import ExercisePick from '$lib/client/ExercisePick.svelte';
+	import GivenOut from '$lib/client/GivenOut.svelte';
 	import Health from '$lib/client/Health.svelte';
 	import Lifts from '$lib/client/Lifts.svelte';
 	import { Dossier } from '$lib/client/profile.svelte';
@@ -279,6 +280,7 @@
 				physiotherapist.
 			</p>
 		</section>
+		<GivenOut id={data.client.id} name={profile.name} />
 	</div>
 </main>
 <Keys shortcuts={[]} note="Advice for a coach, not a medical opinion." />

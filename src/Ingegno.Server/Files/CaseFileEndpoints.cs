@@ -1,0 +1,92 @@
+using System.Collections.Immutable;
+using System.Runtime.CompilerServices;
+using System.Security.Claims;
+using System.Text;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Practices;
+using Ingegno.Formats.CaseFiles;
+using Ingegno.Server.Accounts;
+using Ingegno.Server.Web;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+
+namespace Ingegno.Server.Files;
+
+/// <summary>A file looked at, or brought in.</summary>
+/// <param name="Kept">The clients are there now.</param>
+/// <param name="Practice">It brings house rules, prices and names too.</param>
+/// <param name="Problems">Why it cannot be brought in; all of it or nothing is.</param>
+public sealed record CaseFileView(bool Kept, ImmutableArray<BroughtIn> Clients, bool Practice, ImmutableArray<FileProblem> Problems);
+
+/// <summary>A problem in a file, with its place there.</summary>
+public sealed record FileProblem(string Path, string Message);
+
+/// <summary>Case files out and in, one client or the whole practice.</summary>
+internal static class CaseFileEndpoints
+{
+    private const int MostBytes = 60_000_000;
+
+    internal static void MapCaseFiles(this RouteGroupBuilder api)
+    {
+        api.MapGet("/clients/{id}/files/case.json", OneAsync).WithName("getCaseFile");
+        api.MapGet("/files/practice.zip", AllAsync).WithName("getPracticeFile").Produces<byte[]>(200, "application/zip");
+        api.MapPost("/case-files", BringAsync).WithName("bringIn").WithMetadata(new RequestSizeLimitAttribute(MostBytes)).Accepts<byte[]>("application/octet-stream");
+    }
+
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> OneAsync(string id, ClaimsPrincipal user, CaseFiles files) =>
+        await files.WriteAsync(user.CoachId(), id) is { } file
+            ? TypedResults.File(Encoding.UTF8.GetBytes(file.ToJson()), "application/json", $"{FileEndpoints.FileName(file.Client.Name)} case.json")
+            : Answers.Missing("client");
+
+    private static async Task<FileContentHttpResult> AllAsync(ClaimsPrincipal user, CaseFiles files, Storage.Clients clients, Storage.Practices practices, CancellationToken stop)
+    {
+        string coach = user.CoachId();
+        using var zip = new MemoryStream();
+        await PracticeZip.WriteAsync(zip, (await practices.FindAsync(coach)).Value, CasesAsync(stop), stop);
+        return TypedResults.File(zip.ToArray(), "application/zip", "practice.zip");
+
+        async IAsyncEnumerable<(string, CaseFile)> CasesAsync([EnumeratorCancellation] CancellationToken until)
+        {
+            foreach (var client in await clients.AllAsync(coach))
+            {
+                until.ThrowIfCancellationRequested();
+                if (await files.WriteAsync(coach, client.Id) is { } file)
+                {
+                    yield return ($"{FileEndpoints.FileName(client.Profile.Name)} {client.Id[^6..]}", file);
+                }
+            }
+        }
+    }
+
+    /// <param name="keep">False looks only.</param>
+    /// <param name="rules">The file's house rules, prices and names take the place of those here.</param>
+    private static async Task<Ok<CaseFileView>> BringAsync(
+        HttpRequest request, ClaimsPrincipal user, CaseFiles files, Storage.Practices practices, CancellationToken stop, bool keep = false, bool rules = false)
+    {
+        string coach = user.CoachId();
+        using var bytes = new MemoryStream();
+        await request.Body.CopyToAsync(bytes, stop);
+        var read = PracticeZip.Read(bytes.ToArray());
+        var problems = new List<InputProblem>(read.Problems);
+        if (rules && read.Practice is { } theirs)
+        {
+            problems.AddRange(PracticeProblems.Of(theirs).Select(p => p with { Path = $"{PracticeZip.PracticeName}: {p.Path}" }));
+        }
+
+        var views = ImmutableArray.CreateBuilder<BroughtIn>();
+        foreach (var (file, path) in read.Cases.Zip(read.Paths))
+        {
+            var (against, view) = await files.LookAsync(coach, file, path);
+            problems.AddRange(against);
+            views.Add(view);
+        }
+
+        if (!keep || problems.Count > 0)
+        {
+            return TypedResults.Ok(new CaseFileView(false, views.ToImmutable(), read.Practice is not null, [.. problems.Take(50).Select(p => new FileProblem(p.Path, p.Message))]));
+        }
+
+        var ids = await files.AddAsync(coach, read.Cases, rules ? read.Practice : null);
+        return TypedResults.Ok(new CaseFileView(true, [.. views.Zip(ids, (v, id) => v with { Id = id })], read.Practice is not null, []));
+    }
+}

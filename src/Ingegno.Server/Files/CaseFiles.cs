@@ -1,0 +1,221 @@
+using System.Collections.Immutable;
+using System.Text.Json;
+using Ingegno.Core.Blocks;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Plans;
+using Ingegno.Core.Practices;
+using Ingegno.Core.Progression;
+using Ingegno.Core.Quantities;
+using Ingegno.Formats.CaseFiles;
+using Ingegno.Formats.ProgrammeText;
+using Ingegno.Server.Log;
+using Ingegno.Storage;
+
+namespace Ingegno.Server.Files;
+
+/// <summary>A client brought in, or what would be.</summary>
+/// <param name="Id">Null while nothing was kept.</param>
+/// <param name="NewExercises">Exercises of the practice's own that come with it.</param>
+/// <param name="Told">What the coach should know: a name that is there twice, exercises that are told apart here.</param>
+public sealed record BroughtIn(
+    string? Id, string Name, string Note, ImmutableArray<string> Places, int Sessions, int Sets, ImmutableArray<string> NewExercises, ImmutableArray<string> Told);
+
+/// <summary>Clients as case files: written out whole, and brought in with names of their own, all of it or nothing.</summary>
+internal sealed class CaseFiles(
+    Database database, Storage.Clients clients, Places places, Storage.Practices practices, Storage.Plans plans, SetLogs logs, SessionNotes notes, LogLessons lessons, TimeProvider clock)
+{
+    private const int MostSets = 50_000, MostPlaces = 20, MostChanges = 20_000;
+
+    /// <summary>Null when the coach has no such client.</summary>
+    internal async Task<CaseFile?> WriteAsync(string coach, string id)
+    {
+        if (await clients.FindAsync(coach, id) is not { } client)
+        {
+            return null;
+        }
+
+        var homes = await places.AllAsync(coach, id);
+        var plan = (await plans.FindAsync(coach, id)).Value;
+        var log = await logs.AskedOfClientAsync(coach, id);
+        var own = (await practices.FindAsync(coach)).Value.Rules.Exercises;
+        string said = JsonSerializer.Serialize(plan, TradeJson.Options);
+        var logged = log.Select(s => s.Set.Exercise).ToHashSet(StringComparer.Ordinal);
+        return new()
+        {
+            Format = CaseFile.FormatName,
+            Version = CaseFile.Newest,
+            Client = client.Profile with { Learned = Learned.Nothing },
+            Home = homes[0].Home,
+            Elsewhere = [.. homes.Skip(1).Select(p => p.Home)],
+            PlaceIds = [.. homes.Select(p => p.Id)],
+            Programme = plan.Text,
+            Block = plan.Block,
+            Plan = plan,
+            Changes = [.. await plans.ChangesAsync(coach, id)],
+            Log = [.. log.Select(s => s.Set)],
+            Asked = [.. log.Where(s => s.As is not null).GroupBy(s => JsonSerializer.Serialize(s.As, TradeJson.Options), StringComparer.Ordinal).Select(g => new AskedSets(g.First().As!, [.. g.Select(s => s.Set.Id)]))],
+            Notes = [.. await notes.OfClientAsync(coach, id)],
+            Cleared = [.. await notes.ClearedAsync(coach, id)],
+            Exercises = [.. own.Where(o => logged.Contains(o.Id) || said.Contains($"\"{o.Id}\"", StringComparison.Ordinal) || plan.Text.Contains(o.Name, StringComparison.OrdinalIgnoreCase))],
+            Other = await clients.OtherAsync(coach, id) is { } other ? JsonSerializer.Deserialize<Dictionary<string, JsonElement>>(other, TradeJson.Options) : null,
+        };
+    }
+
+    /// <summary>What stands against bringing it in, each with its place; and what it would bring.</summary>
+    internal async Task<(ImmutableArray<InputProblem> Problems, BroughtIn View)> LookAsync(string coach, CaseFile file, string path = "")
+    {
+        var practice = (await practices.FindAsync(coach)).Value;
+        var (added, told) = Added(practice.Rules.Exercises, file.Exercises);
+        var rules = practice.Rules with { Exercises = [.. practice.Rules.Exercises, .. added] };
+        bool known = (await clients.AllAsync(coach)).Any(c => c.Profile.Name.Equals(file.Client.Name, StringComparison.OrdinalIgnoreCase));
+        InputProblem[] problems = [.. OwnExerciseProblems.Of(rules.Exercises).Select(p => p with { Path = $"exercises{p.Path}" })];
+        problems = problems.Length > 0 ? problems : [.. Problems(file, rules)];
+        return (
+            [.. problems.Take(50).Select(p => p with { Path = path + p.Path })],
+            new(
+                null, file.Client.Name, file.Client.Note, [.. file.Elsewhere.Prepend(file.Home).Select(h => h.Name)], file.Plan?.Sessions.Length ?? 0, file.Log.Length, [.. added.Select(e => e.Name)],
+                [
+                    .. known ? [$"A client called {file.Client.Name} is there already; this would be another."] : Array.Empty<string>(),
+                    .. told,
+                ]));
+    }
+
+    /// <summary>Adds what was looked at; all names that must be its own are made anew, so the same file can be brought in twice.</summary>
+    /// <param name="rules">Takes the place of the coach's own practice; own exercises of both stay.</param>
+    /// <returns>Ids of the clients, in order.</returns>
+    internal async Task<ImmutableArray<string>> AddAsync(string coach, IReadOnlyList<CaseFile> files, Practice? rules = null)
+    {
+        var ids = ImmutableArray.CreateBuilder<string>(files.Count);
+        var now = clock.GetUtcNow();
+        await using (var writing = await Writing.BeginAsync(database))
+        {
+            var practice = await practices.FindAsync(coach);
+            var (added, _) = Added(practice.Value.Rules.Exercises, [.. files.SelectMany(f => f.Exercises)]);
+            if (!added.IsEmpty || rules is not null)
+            {
+                var taken = rules ?? practice.Value;
+                await practices.SaveAsync(
+                    coach, taken with { Rules = taken.Rules with { Exercises = [.. practice.Value.Rules.Exercises, .. added] } }, practice.Version, writing);
+            }
+
+            foreach (var file in files)
+            {
+                ids.Add(await AddAsync(coach, Renamed(file), now, writing));
+            }
+
+            await writing.CommitAsync();
+        }
+
+        foreach (string id in ids)
+        {
+            await lessons.LearnAsync(coach, id);
+        }
+
+        return ids.ToImmutable();
+    }
+
+    private async Task<string> AddAsync(string coach, CaseFile file, DateTimeOffset now, Writing writing)
+    {
+        string id = Guid.CreateVersion7().ToString();
+        await clients.AddAsync(
+            coach, id, file.Client with { Learned = Learned.Nothing }, file.Home, now, file.PlaceIds[0], file.Other is null ? null : JsonSerializer.Serialize(file.Other, TradeJson.Options), writing);
+        foreach (var (elsewhere, place) in file.Elsewhere.Zip(file.PlaceIds.Skip(1)))
+        {
+            await places.AddAsync(coach, id, place, elsewhere, writing);
+        }
+
+        await plans.SaveAsync(coach, id, file.Plan ?? Plan.Empty with { Text = file.Programme, Block = file.Block }, 0, file.Changes, writing);
+        var asked = file.Asked.SelectMany(a => a.Sets.Select(s => (Set: s, a.As))).GroupBy(a => a.Set).ToDictionary(g => g.Key, g => g.First().As);
+        await logs.SaveAsync(coach, id, file.Log.Select(s => new AskedSet(s with { Version = 0 }, asked.GetValueOrDefault(s.Id))), new("a case file", now), writing);
+        await notes.SaveAsync(coach, id, file.Notes, writing);
+        foreach (var cleared in file.Cleared)
+        {
+            await notes.ClearAsync(coach, id, cleared.Exercise, cleared.Through, writing);
+        }
+
+        return id;
+    }
+
+    /// <summary>Exercises the practice lacks; one that is called the same here and differs stays as it is here.</summary>
+    private static (ImmutableArray<OwnExercise> Added, ImmutableArray<string> Told) Added(ImmutableArray<OwnExercise> own, ImmutableArray<OwnExercise> others)
+    {
+        var known = own.ToDictionary(o => o.Id, StringComparer.Ordinal);
+        OwnExercise[] fresh = [.. others.Where(o => !known.ContainsKey(o.Id)).DistinctBy(o => o.Id, StringComparer.Ordinal)];
+        return (
+            [.. fresh],
+            [
+                .. others.Where(o => known.TryGetValue(o.Id, out var here) && Json(here) != Json(o)).Select(o => $"{o.Name} is another exercise in this practice; it stays as it is here."),
+            ]);
+
+        static string Json(OwnExercise exercise) => JsonSerializer.Serialize(exercise, TradeJson.Options);
+    }
+
+    private static InputProblem[] Problems(CaseFile file, HouseRules rules)
+    {
+        var catalogue = rules.Catalogue;
+        if (file.Log.Length > MostSets || file.Elsewhere.Length >= MostPlaces || file.Changes.Length > MostChanges || file.Programme.Length > ProgrammeReader.MostCharacters)
+        {
+            return [new("", $"The file is too large: at most {MostSets:N0} sets, {MostPlaces} places, {MostChanges:N0} changes and {ProgrammeReader.MostCharacters:N0} letters of programme.")];
+        }
+
+        InputProblem[] problems =
+        [
+            .. ClientProblems.Of(file.Client, catalogue).Select(p => p with { Path = "client." + p.Path }),
+            .. HomeProblems.Of(file.Home).Select(p => p with { Path = "home." + p.Path }),
+            .. file.Elsewhere.SelectMany((h, i) => HomeProblems.Of(h).Select(p => p with { Path = $"elsewhere[{i}].{p.Path}" })),
+            .. file.Block is { } block ? BlockProblems.Of(block).Select(p => p with { Path = "block." + p.Path }) : [],
+            .. file.Log.SelectMany((s, i) => SetLogProblems.Of(s, $"log[{i}]", catalogue)),
+            .. file.Plan is not null && file.PlaceIds.Length != file.Elsewhere.Length + 1 ? [new InputProblem("placeIds", "Name each place once, the home first.")] : Array.Empty<InputProblem>(),
+        ];
+        return problems.Length > 0 || file.Plan is null ? problems : Works(file, rules);
+    }
+
+    /// <summary>A plan written by hand may name what is not there: it is worked through once before it is kept.</summary>
+    private static InputProblem[] Works(CaseFile file, HouseRules rules)
+    {
+        try
+        {
+            ClientPlace[] homes = [.. file.Elsewhere.Prepend(file.Home).Zip(file.PlaceIds, (h, i) => new ClientPlace(i, h))];
+            var today = DateOnly.FromDateTime(DateTime.UnixEpoch);
+            _ = Freezing.Of(file.Client, file.Plan!, homes, today, rules);
+            _ = Freezing.Against(file.Client, file.Plan!, homes, rules, today).ToArray();
+            _ = Core.Sheets.SheetWriting.Of(file.Client, "", file.Plan!, file.Plan!.Sessions, file.Home, rules.Catalogue, new Dictionary<int, string>(), today);
+            return [];
+        }
+        catch (Exception broken) when (broken is NullReferenceException or InvalidOperationException or KeyNotFoundException or ArgumentException or IndexOutOfRangeException or FormatException)
+        {
+            return [new("plan", "The plan does not hang together: take it out of the file, and its text is brought in to be rebuilt.")];
+        }
+    }
+
+    /// <summary>Places, sets and changes with names nobody else has.</summary>
+    private static CaseFile Renamed(CaseFile file)
+    {
+        string[] old = [.. file.PlaceIds.Take(file.Elsewhere.Length + 1), .. file.Log.Select(s => s.Id.ToString()), .. file.Changes.SelectMany(c => new[] { c.Id.ToString(), c.Command.ToString() })];
+        var names = old.Distinct(StringComparer.OrdinalIgnoreCase).ToDictionary(o => o, _ => Guid.CreateVersion7().ToString(), StringComparer.OrdinalIgnoreCase);
+        var renamed = file with
+        {
+            PlaceIds = file.PlaceIds.Length > file.Elsewhere.Length ? [.. file.PlaceIds.Take(file.Elsewhere.Length + 1).Select(p => names[p])]
+                : [.. Enumerable.Range(0, file.Elsewhere.Length + 1).Select(_ => Guid.CreateVersion7().ToString())],
+            Log = [.. file.Log.Select(s => s with { Id = Guid.Parse(names[s.Id.ToString()]) })],
+            Asked = [.. file.Asked.Select(a => a with { Sets = [.. a.Sets.Where(s => names.ContainsKey(s.ToString())).Select(s => Guid.Parse(names[s.ToString()]))] })],
+            Plan = Anew(file.Plan),
+            Changes = [.. file.Changes.Select(c => Anew(c)!)],
+        };
+        return renamed;
+
+        T? Anew<T>(T? value) where T : class
+        {
+            if (value is null)
+            {
+                return null;
+            }
+
+            var node = JsonSerializer.SerializeToNode(value, TradeJson.Options)!;
+            return JsonSerializer.Deserialize<T>(NamesIn.Replaced(node, names), TradeJson.Options);
+        }
+    }
+}
