@@ -6,13 +6,21 @@ if (DataCommands.Run(args, Console.Out) is { } done)
     return done;
 }
 
+// A second run listens where the first did, also where the system chose the port.
+string[] addresses = [];
 while (true)
 {
     var builder = WebApplication.CreateBuilder(args);
+    if (addresses.Length > 0)
+    {
+        builder.WebHost.UseUrls(addresses);
+    }
+
     builder.AddIngegno();
     var app = builder.Build();
     app.UseIngegno();
     await app.PrepareDataAsync();
+    app.Lifetime.ApplicationStarted.Register(() => addresses = [.. app.Urls]);
     var asked = app.Services.GetRequiredService<RestoreAsked>();
     var settings = app.Services.GetRequiredService<Settings>();
     await app.RunAsync();

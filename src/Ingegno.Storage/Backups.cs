@@ -13,7 +13,7 @@ public sealed record Backup(string Path, DateTimeOffset At, long Bytes);
 public sealed class RefusedBackupException(string message, Exception? inner = null) : Exception(message, inner);
 
 /// <summary>
-/// Whole copies of the database in a folder beside it, each verified before it counts. The newest of each of the last days are kept, then one a week.
+/// Whole copies of the database in a folder beside it, each verified before it counts. The newest are kept, then the newest of each of the last days, then one a week.
 /// </summary>
 /// <param name="database">Copied while it is in use.</param>
 /// <param name="folder">Made when missing.</param>
@@ -21,6 +21,9 @@ public sealed class Backups(Database database, string folder)
 {
     /// <summary>Days the newest copy of each is kept, and weeks after them.</summary>
     private const int Days = 7, Weeks = 8;
+
+    /// <summary>The newest so many are kept whatever their days: one taken by hand never lets go of this morning's.</summary>
+    private const int Newest = 6;
 
     private const string Start = "ingegno-", End = ".db", Stamp = "yyyyMMdd-HHmmss";
 
@@ -38,11 +41,19 @@ public sealed class Backups(Database database, string folder)
     ];
 
     /// <summary>Copies, verifies, and lets go what is old. A copy that does not verify is not kept, nor is an older one let go for it.</summary>
+    /// <param name="letGo">False keeps all there are, for the one about to be restored may be among the old.</param>
     /// <exception cref="RefusedBackupException">The copy is damaged, and so is the database.</exception>
-    public Backup Take(DateTimeOffset now)
+    public Backup Take(DateTimeOffset now, bool letGo = true)
     {
         Directory.CreateDirectory(folder);
-        string path = System.IO.Path.Combine(folder, Start + now.UtcDateTime.ToString(Stamp, CultureInfo.InvariantCulture) + End);
+        // Two in a second are two: none takes another's place.
+        var named = now;
+        while (File.Exists(PathOf(named)))
+        {
+            named = named.AddSeconds(1);
+        }
+
+        string path = PathOf(named);
         string unfinished = path + ".part";
         File.Delete(unfinished);
         try
@@ -53,7 +64,7 @@ public sealed class Backups(Database database, string folder)
                 throw new RefusedBackupException($"The copy is damaged, so the database is: {damage}. Put the newest backup in its place.");
             }
 
-            File.Move(unfinished, path, overwrite: true);
+            File.Move(unfinished, path);
         }
         finally
         {
@@ -61,24 +72,31 @@ public sealed class Backups(Database database, string folder)
             File.Delete(unfinished);
         }
 
-        LetGo(now);
+        if (letGo)
+        {
+            LetGo(now);
+        }
+
         return new(path, TimeOf(path)!.Value, new FileInfo(path).Length);
     }
 
     private void LetGo(DateTimeOffset now)
     {
         var kept = new HashSet<string>();
-        foreach (var backup in All())
+        foreach (var (place, backup) in All().Index())
         {
             // Days and weeks of the calendar: slots that moved along with the days would let every old copy go.
             int age = (int)(now - backup.At).TotalDays, day = (int)(backup.At - DateTimeOffset.UnixEpoch).TotalDays;
             string slot = age < Days ? $"day {day}" : $"week {day / 7}";
-            if (!kept.Add(slot) || age >= Days + (7 * Weeks))
+            bool first = kept.Add(slot);
+            if (place >= Newest && (!first || age >= Days + (7 * Weeks)))
             {
                 File.Delete(backup.Path);
             }
         }
     }
+
+    private string PathOf(DateTimeOffset at) => System.IO.Path.Combine(folder, Start + at.UtcDateTime.ToString(Stamp, CultureInfo.InvariantCulture) + End);
 
     private static DateTimeOffset? TimeOf(string path) =>
         DateTimeOffset.TryParseExact(

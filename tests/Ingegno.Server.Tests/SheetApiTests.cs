@@ -45,7 +45,8 @@ public sealed class SheetApiTests
 
         async Task<string> PrintAsync()
         {
-            var answer = await api.Coach.PostAsync($"/api/clients/{api.Id}/sheet.pdf", null, Stop);
+            (await api.Coach.PostAsync($"/api/clients/{api.Id}/sheet.pdf?paper=papyrus", null, Stop)).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+            var answer = await api.Coach.PostAsync($"/api/clients/{api.Id}/sheet.pdf?paper=letter", null, Stop);
             answer.StatusCode.ShouldBe(HttpStatusCode.OK, await answer.Content.ReadAsStringAsync(Stop));
             return Encoding.Latin1.GetString((await answer.Content.ReadAsByteArrayAsync(Stop))[..8]);
         }

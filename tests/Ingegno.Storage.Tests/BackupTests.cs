@@ -39,6 +39,10 @@ public sealed class BackupTests : IDisposable
     }
 
     [Fact]
+    public void Two_in_a_second_are_two() =>
+        _backups.Take(Now).Path.ShouldNotBe(_backups.Take(Now).Path);
+
+    [Fact]
     public void The_newest_of_each_of_seven_days_stays_then_one_a_week_and_no_more()
     {
         for (int hour = 24 * 100; hour >= 0; hour -= 12)
@@ -47,8 +51,12 @@ public sealed class BackupTests : IDisposable
         }
 
         int[] ages = [.. _backups.All().Select(b => (int)(Now - b.At).TotalDays)];
-        ages.Length.ShouldBeInRange(7 + 7, 8 + 9);
-        _backups.All().Take(7).Select(b => (Now.Date - b.At.Date).Days).ShouldBe([0, 1, 2, 3, 4, 5, 6]);
+        // The newest six, two a day here, then one a day and one a week.
+        ages.Length.ShouldBeInRange(7 + 7, 8 + 9 + 3);
+        int[] days = [.. _backups.All().Select(b => (Now.Date - b.At.Date).Days)];
+        days[..6].ShouldBe([0, 1, 1, 2, 2, 3]);
+        days.Distinct().Take(7).ShouldBe([0, 1, 2, 3, 4, 5, 6]);
+        days[6..].Distinct().Count().ShouldBe(days[6..].Length);
         ages.ShouldAllBe(a => a < 7 + (7 * 8));
         ages.ShouldBeInOrder();
     }

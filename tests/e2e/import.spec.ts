@@ -32,13 +32,11 @@ test('a programme from a file, a wrong guess mended, is read in the editor, and 
 	await expect(page.getByText('Front squat 4 x 6, 72.5 kg, rest 180 s')).toBeVisible();
 
 	// A file that is none says so, and the text stays.
-	await page
-		.getByLabel('From a file')
-		.setInputFiles({
-			name: 'old.xls',
-			mimeType: 'application/x',
-			buffer: Buffer.from([0xd0, 0xcf, 0x11, 0xe0, 0])
-		});
+	await page.getByLabel('From a file').setInputFiles({
+		name: 'old.xls',
+		mimeType: 'application/x',
+		buffer: Buffer.from([0xd0, 0xcf, 0x11, 0xe0, 0])
+	});
 	await expect(taken.getByRole('alert')).toContainText('Save it as .xlsx or .csv');
 	await taken.getByRole('button', { name: 'Leave it' }).click();
 

@@ -58,7 +58,7 @@ internal static class BackupEndpoints
         Find(backups, name) is { } backup ? TypedResults.Ok(await BackupLooking.OfAsync(View(backup), backup.Path, user.CoachId(), database)) : Answers.Missing("backup");
 
     /// <summary>A fresh backup first, so that the way back is open; then the server starts anew with the old one.</summary>
-    private static async Task<Results<Accepted, ProblemHttpResult>> Restore(
+    private static async Task<Results<Ok<BackupView>, ProblemHttpResult>> Restore(
         string name, ClaimsPrincipal user, Storage.Backups backups, Database database, RestoreAsked asked, IHostApplicationLifetime lifetime, TimeProvider clock, HttpContext context)
     {
         if (Find(backups, name) is not { } backup)
@@ -71,14 +71,14 @@ internal static class BackupEndpoints
             return TypedResults.Problem(statusCode: 422, title: "This backup cannot be restored.", detail: against);
         }
 
-        backups.Take(clock.GetUtcNow());
+        backups.Take(clock.GetUtcNow(), letGo: false);
         asked.File = backup.Path;
         context.Response.OnCompleted(() =>
         {
             lifetime.StopApplication();
             return Task.CompletedTask;
         });
-        return TypedResults.Accepted((string?)null);
+        return TypedResults.Ok(View(backup));
     }
 
     private static Backup? Find(Storage.Backups backups, string name) => backups.All().FirstOrDefault(b => Path.GetFileName(b.Path) == name);

@@ -45,8 +45,13 @@ internal static class SheetEndpoints
 
     private static async Task<Results<FileContentHttpResult, ValidationProblem, ProblemHttpResult>> PrintAsync(
         string id, ClaimsPrincipal user, SheetWriter writer, ClientLinks links, Settings settings, TimeProvider clock, string? place = null, int? session = null, int? minutes = null,
-        Paper paper = Paper.A4)
+        string paper = "a4")
     {
+        if (!Enum.TryParse<Paper>(paper, ignoreCase: true, out var size) || !Enum.IsDefined(size))
+        {
+            return Answers.Invalid([new("paper", "Paper is a4 or letter.")]);
+        }
+
         var written = await writer.WriteAsync(user, id, place, session, minutes);
         if (written.Refused is { } refused)
         {
@@ -73,7 +78,7 @@ internal static class SheetEndpoints
         string? address = await links.LastSentAsync(user.CoachId(), id) is null
             ? null
             : $"{settings.PublicUrl}/train/{await links.MintAsync(user.CoachId(), id, LinkPurpose.Sheet, now, now.AddDays(CodeDays))}";
-        return TypedResults.File(SheetPdf.Write(view.Sheet, paper, address), "application/pdf", $"{FileEndpoints.FileName(view.Sheet.Client)} sheet.pdf");
+        return TypedResults.File(SheetPdf.Write(view.Sheet, size, address), "application/pdf", $"{FileEndpoints.FileName(view.Sheet.Client)} sheet.pdf");
     }
 }
 

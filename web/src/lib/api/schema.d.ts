@@ -4132,11 +4132,6 @@ export interface components {
             lines: number[];
         };
         /**
-         * @description Paper a sheet is laid out for.
-         * @enum {unknown}
-         */
-        Paper: "a4" | "letter";
-        /**
          * @description What part of a movement is done beside, or instead of, the whole one.
          * @enum {unknown}
          */
@@ -8031,7 +8026,7 @@ export interface operations {
                 place?: string;
                 session?: number;
                 minutes?: number;
-                paper?: components["schemas"]["Paper"];
+                paper?: string;
             };
             header?: never;
             path: {
@@ -8723,12 +8718,14 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Accepted */
-            202: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["BackupView"];
+                };
             };
         };
     };

@@ -52,7 +52,7 @@
 				>Sessions begin at<input type="time" class="input input-xs block w-24" bind:value={at} /></label
 			>
 			<label class="text-soft"
-				>remind<select class="select select-xs block w-32" bind:value={remind}>
+				>remind<br /><select class="select select-xs w-36" bind:value={remind}>
 					<option value="">not at all</option>
 					<option value="0">at the time</option>
 					<option value="15">15 minutes before</option>

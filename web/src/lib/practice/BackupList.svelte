@@ -105,7 +105,8 @@
 						<p class="mt-1">Nothing would be lost.</p>
 					{/if}
 					<p class="text-soft text-[12.5px]">
-						A backup of now is taken first. Everybody signs in again; phones keep what they have not sent.
+						A backup of now is taken first, and the server is away for some seconds. Phones keep what they
+						have not sent.
 					</p>
 					<button
 						class="btn btn-xs border-accent text-accent mt-1"
