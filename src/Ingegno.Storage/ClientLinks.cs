@@ -79,7 +79,12 @@ public sealed class ClientLinks(Database database)
             "INSERT INTO link (id, coach_id, client_id, token_hash, made_at, expires_at, purpose) VALUES (@id, @coach, @client, @hash, @at, @expires, @purpose)",
             new
             {
-                id = Guid.CreateVersion7().ToString(), coach, client, hash = Hash(token), at = Text(at), expires = Text(expires),
+                id = Guid.CreateVersion7().ToString(),
+                coach,
+                client,
+                hash = Hash(token),
+                at = Text(at),
+                expires = Text(expires),
                 purpose = Name(purpose),
             },
             transaction);

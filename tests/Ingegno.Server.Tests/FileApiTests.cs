@@ -1,5 +1,6 @@
 using System.Net;
 using System.Net.Http.Headers;
+using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
 
@@ -60,5 +61,34 @@ public sealed class FileApiTests(ServerHost host) : IClassFixture<ServerHost>
     {
         using var content = new ByteArrayContent(Encoding.UTF8.GetBytes(file)) { Headers = { ContentType = new MediaTypeHeaderValue("application/octet-stream") } };
         return await api.Coach.PostAsync($"/api/clients/{api.Id}/programme-file{query}", content, Stop);
+    }
+
+    /// <summary>What went out comes in without a set twice, and what is new is learned from.</summary>
+    [Fact]
+    public async Task A_log_comes_in_once_and_is_learned_from()
+    {
+        await using var host = new ClockedHost(new(2026, 11, 23, 9, 0, 0, TimeSpan.Zero));
+        var api = await Api.WithPlanAsync(await host.CoachAsync(first: true), "Push-up 3 x 8");
+        await api.LogAsync(Api.Sets(Api.Lines(await api.PlanAsync())[0], "2026-11-20"));
+        string own = await api.Coach.GetStringAsync($"/api/clients/{api.Id}/files/log.csv", Stop);
+        (await ReadAsync(own, keep: true))["sets"]!.GetValue<int>().ShouldBe(0);
+
+        const string Other = "Date,Exercise,Reps,RIR\n2026-11-16,Push-up,14,1\n2026-11-16,Push-up,12,0\n2026-11-18,Moon press,8,\n";
+        var looked = await ReadAsync(Other, keep: false);
+        looked["sets"]!.GetValue<int>().ShouldBe(2);
+        looked["unknown"]![0]!["name"]!.GetValue<string>().ShouldBe("Moon press");
+        (await ReadAsync(Other, keep: true))["kept"]!.GetValue<bool>().ShouldBeTrue();
+        (await ReadAsync(Other, keep: true))["there"]!.GetValue<int>().ShouldBe(2, "the second time nothing is new");
+        var logged = (await api.GetAsync("progress"))["lines"]![0]!["logs"]!.AsArray();
+        logged.Count.ShouldBe(5);
+
+        async Task<JsonNode> ReadAsync(string text, bool keep)
+        {
+            using var content = new ByteArrayContent(System.Text.Encoding.UTF8.GetBytes(text));
+            content.Headers.ContentType = new("application/octet-stream");
+            var answer = await api.Coach.PostAsync($"/api/clients/{api.Id}/log-file?keep={keep}", content, Stop);
+            answer.StatusCode.ShouldBe(HttpStatusCode.OK, await answer.Content.ReadAsStringAsync(Stop));
+            return (await answer.Content.ReadFromJsonAsync<JsonNode>(Stop))!;
+        }
     }
 }

@@ -239,7 +239,7 @@ test('a page that fails says what waits, saves it to a file, and opens again', a
 	await expect(sync(mobile)).toContainText('1 entry waits');
 	// The coach takes the file in; what the phone sends later is the same set.
 	await open(page, 'Plain Screen', 'Log');
-	await page.getByLabel("From a phone's file").setInputFiles(file);
+	await page.getByLabel('From a file').setInputFiles(file);
 	await expect(page.getByText('are in the log')).toBeVisible();
 	expect(await storedSets(page.request, id)).toHaveLength(1);
 	await mobile.unroute('**/log');

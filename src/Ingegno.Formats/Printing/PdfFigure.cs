@@ -67,7 +67,9 @@ internal static class PdfFigure
             graphics.DrawLines(
                 new XPen(color, width)
                 {
-                    LineCap = XLineCap.Round, LineJoin = XLineJoin.Round, DashStyle = stroke.Ink is FigureInk.Band or FigureInk.Measure ? XDashStyle.Dash : XDashStyle.Solid,
+                    LineCap = XLineCap.Round,
+                    LineJoin = XLineJoin.Round,
+                    DashStyle = stroke.Ink is FigureInk.Band or FigureInk.Measure ? XDashStyle.Dash : XDashStyle.Solid,
                 },
                 points);
         }

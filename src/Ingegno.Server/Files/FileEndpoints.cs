@@ -1,8 +1,11 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
+using Ingegno.Core.Progression;
 using Ingegno.Formats.Tables;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Clients;
+using Ingegno.Server.Log;
+using Ingegno.Server.Practices;
 using Ingegno.Server.Web;
 using Ingegno.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -21,6 +24,16 @@ namespace Ingegno.Server.Files;
 public sealed record ProgrammeFileView(
     ImmutableArray<string> Sheets, int Sheet, ImmutableArray<ImmutableArray<string>> Rows, int? HeaderRow, ImmutableArray<ColumnRole> Columns, bool DaysAcross, string Text);
 
+/// <summary>An exercise in a log's file.</summary>
+/// <param name="Sets">Or rows, where it is not known.</param>
+public sealed record LogFileExercise(string Name, int Sets);
+
+/// <summary>A log's file looked at, or taken in.</summary>
+/// <param name="Sets">That are not there yet; <paramref name="There"/> are.</param>
+/// <param name="Unknown">Names nobody knows here: their rows are left out until the practice says what it means by them.</param>
+public sealed record LogFileView(
+    bool Kept, int Sets, int There, DateOnly? From, DateOnly? To, ImmutableArray<LogFileExercise> Exercises, ImmutableArray<LogFileExercise> Unknown, ImmutableArray<LogDoubt> Doubts);
+
 /// <summary>Programmes from files, and programme and log as files.</summary>
 internal static class FileEndpoints
 {
@@ -31,6 +44,8 @@ internal static class FileEndpoints
     internal static void MapFiles(this RouteGroupBuilder api)
     {
         api.MapPost("/clients/{id}/programme-file", ReadAsync).WithName("readProgrammeFile")
+            .WithMetadata(new RequestSizeLimitAttribute(TableFile.MostBytes)).Accepts<byte[]>("application/octet-stream");
+        api.MapPost("/clients/{id}/log-file", ReadLogAsync).WithName("readLogFile")
             .WithMetadata(new RequestSizeLimitAttribute(TableFile.MostBytes)).Accepts<byte[]>("application/octet-stream");
         api.MapGet("/clients/{id}/files/programme.xlsx", ProgrammeAsync).WithName("getProgrammeWorkbook");
         api.MapGet("/clients/{id}/files/log.{kind}", LogAsync).WithName("getLogFile");
@@ -78,6 +93,58 @@ internal static class FileEndpoints
         {
             return Answers.Invalid([new("file", refused.Message)]);
         }
+    }
+
+    /// <param name="keep">False looks only.</param>
+    /// <param name="sheet">From 0; the first where none is named.</param>
+    private static async Task<Results<Ok<LogFileView>, ValidationProblem, ProblemHttpResult>> ReadLogAsync(
+        string id, HttpRequest request, ClaimsPrincipal user, Cases cases, Storage.Plans plans, SetLogs logs, LogLessons lessons, TimeProvider clock, CancellationToken stop,
+        bool keep = false, int sheet = 0)
+    {
+        string coach = user.CoachId();
+        if (await cases.FindAsync(coach, id) is not { } about)
+        {
+            return Answers.Missing("client");
+        }
+
+        using var bytes = new MemoryStream();
+        await request.Body.CopyToAsync(bytes, stop);
+        var standing = await logs.OfClientAsync(coach, id);
+        ReadLog read;
+        try
+        {
+            var tables = TableFile.Read(bytes.ToArray());
+            if (sheet < 0 || sheet >= tables.Length)
+            {
+                return Answers.Invalid([new("sheet", $"The file has {tables.Length} sheets; pick one of them.")]);
+            }
+
+            // On the line that asks for it, else where it was logged last.
+            var lines = (await plans.FindAsync(coach, id)).Value.AllLines.Where(l => l.Prescription is not null).Select(l => (l.Prescription!.Exercise, l.Line))
+                .Concat(standing.Select(s => (s.Exercise, s.Line))).DistinctBy(l => l.Exercise).ToDictionary(l => l.Exercise, l => l.Line, StringComparer.Ordinal);
+            var catalogue = about.Rules.Catalogue;
+            read = LogTable.Read(
+                tables[sheet], ProgrammeReading.NamesOf(about.Practice), catalogue, e => lines.TryGetValue(e, out int line) ? line : null, about.Profile.Unit, about.Today(clock), id);
+        }
+        catch (UnreadableFileException refused)
+        {
+            return Answers.Invalid([new("file", refused.Message)]);
+        }
+
+        // What stands stays: a file never takes the place of what was logged, nor makes two of it.
+        var taken = standing.Select(s => (s.On, s.Line, s.SetNumber)).ToHashSet();
+        var done = standing.CountBy(s => (s.On, s.Exercise)).ToDictionary();
+        SetLog[] fresh = [.. read.Sets.Where(s => !taken.Contains((s.On, s.Line, s.SetNumber)) && s.SetNumber > done.GetValueOrDefault((s.On, s.Exercise)))];
+        if (keep && fresh.Length > 0)
+        {
+            await logs.SaveAsync(coach, id, fresh.Select(s => new AskedSet(s, null)), new(user.CoachName(), clock.GetUtcNow()));
+            await lessons.LearnAsync(coach, id);
+        }
+
+        return TypedResults.Ok(new LogFileView(
+            keep, fresh.Length, read.Sets.Length - fresh.Length, fresh.Select(s => (DateOnly?)s.On).Min(), fresh.Select(s => (DateOnly?)s.On).Max(),
+            [.. fresh.GroupBy(s => s.Exercise).OrderByDescending(g => g.Count()).Select(g => new LogFileExercise(about.Rules.Catalogue.Find(g.Key)!.Name, g.Count()))],
+            [.. read.Unknown.Take(50).Select(u => new LogFileExercise(u.Name, u.Rows))], [.. read.Doubts]));
     }
 
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> ProgrammeAsync(string id, ClaimsPrincipal user, Cases cases, Storage.Plans plans)

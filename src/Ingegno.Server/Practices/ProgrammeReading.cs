@@ -10,7 +10,9 @@ namespace Ingegno.Server.Practices;
 internal static class ProgrammeReading
 {
     internal static ReadProgramme Read(string text, Practice practice, MassUnit unit) =>
-        ProgrammeReader.Read(text, practice.Rules.Catalogue, unit, HouseCatalogue.Of(practice.Rules.Exercises).Names.Knowing(practice.Names));
+        ProgrammeReader.Read(text, practice.Rules.Catalogue, unit, NamesOf(practice));
+
+    internal static NameReader NamesOf(Practice practice) => HouseCatalogue.Of(practice.Rules.Exercises).Names.Knowing(practice.Names);
 
     /// <summary>What nobody could read in it, a sentence each; what is only asked after is none of it.</summary>
     internal static ImmutableArray<string> Unread(string text, Practice practice, MassUnit unit)

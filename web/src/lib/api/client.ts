@@ -8,6 +8,7 @@ export type ProgrammeFile = Schemas['ProgrammeFileView'];
 export type CaseFiles = Schemas['CaseFileView'];
 export type BackupView = Schemas['BackupView'];
 export type BackupLook = Schemas['BackupLook'];
+export type LogFile = Schemas['LogFileView'];
 export type SheetView = Schemas['SheetView'];
 export type SheetLine = Schemas['SheetLine'];
 export type FigureView = Schemas['FigureView'];

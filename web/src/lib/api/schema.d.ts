@@ -853,6 +853,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/log-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readLogFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/files/programme.xlsx": {
         parameters: {
             query?: never;
@@ -3768,6 +3784,45 @@ export interface components {
         LoadTest: {
             put: components["schemas"]["Mass"];
             arrives: components["schemas"]["Mass"];
+        };
+        /** @description A row of a log that could not be taken, or was taken with a question. */
+        LogDoubt: {
+            /**
+             * Format: int32
+             * @description In the file, from 1.
+             */
+            row: number;
+            words: string;
+            /** @description It was left out; else taken as said. */
+            left: boolean;
+        };
+        /** @description An exercise in a log's file. */
+        LogFileExercise: {
+            name: string;
+            /**
+             * Format: int32
+             * @description Or rows, where it is not known.
+             */
+            sets: number;
+        };
+        /** @description A log's file looked at, or taken in. */
+        LogFileView: {
+            kept: boolean;
+            /**
+             * Format: int32
+             * @description That are not there yet; There are.
+             */
+            sets: number;
+            /** Format: int32 */
+            there: number;
+            /** Format: date */
+            from: null | string;
+            /** Format: date */
+            to: null | string;
+            exercises: components["schemas"]["LogFileExercise"][];
+            /** @description Names nobody knows here: their rows are left out until the practice says what it means by them. */
+            unknown: components["schemas"]["LogFileExercise"][];
+            doubts: components["schemas"]["LogDoubt"][];
         };
         /** @description Sets to keep; sending the same ids again changes nothing but their figures. */
         LogForm: {
@@ -7857,6 +7912,44 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProgrammeFileView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    readLogFile: {
+        parameters: {
+            query?: {
+                keep?: boolean;
+                sheet?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogFileView"];
                 };
             };
             /** @description Bad Request */

@@ -2,6 +2,7 @@
 	import { untrack } from 'svelte';
 	import { DayLog } from '$lib/log/entry.svelte';
 	import { page } from '$app/state';
+	import LogImport from '$lib/files/LogImport.svelte';
 	import ContinuityView from '$lib/log/ContinuityView.svelte';
 	import ReturnTable from '$lib/log/ReturnTable.svelte';
 	import StepCell from '$lib/log/StepCell.svelte';
@@ -72,11 +73,14 @@
 		}
 	}
 
-	async function fromPhone(event: Event & { currentTarget: HTMLInputElement }) {
-		const file = event.currentTarget.files?.[0];
-		event.currentTarget.value = '';
+	/** A log from elsewhere, looked at before it is taken. */
+	let importing = $state.raw<File | null>(null);
+	/** What a phone saved is taken as it is; a sheet is looked at first. */
+	async function fromFile(file: File | undefined) {
 		said = '';
-		if (file && (await log.takeFile(await file.text())))
+		if (!file) return;
+		if (!/\.json$/i.test(file.name)) importing = file;
+		else if (await log.takeFile(await file.text()))
 			said = [`The sets of ${file.name} are in the log.`, ...log.told].join(' ');
 	}
 
@@ -128,12 +132,17 @@
 				>.csv</a
 			></span
 		>
-		<label class="btn btn-sm" title="Sets a client saved to a file because the phone could not send them"
-			>From a phone's file<input
+		<label
+			class="btn btn-sm"
+			title="A log as .csv or .xlsx, or sets a client saved to a file because the phone could not send them"
+			>From a file<input
 				class="sr-only"
 				type="file"
-				accept="application/json,.json"
-				onchange={fromPhone}
+				accept=".json,.csv,.tsv,.txt,.xlsx"
+				onchange={(event) => {
+					void fromFile(event.currentTarget.files?.[0]);
+					event.currentTarget.value = '';
+				}}
 			/></label
 		>
 		{#if ready.length > 1}
@@ -148,7 +157,14 @@
 </div>
 <Notice text={log.trouble} />
 
-<main class="min-h-0 flex-1 overflow-auto">
+<main
+	class="min-h-0 flex-1 overflow-auto"
+	ondragover={(event) => event.preventDefault()}
+	ondrop={(event) => {
+		event.preventDefault();
+		void fromFile(event.dataTransfer?.files[0]);
+	}}
+>
 	{#if see === 'continuity'}
 		<ContinuityView view={data.progress} unit={data.client.profile.unit} />
 	{:else if see === 'return'}
@@ -331,6 +347,16 @@
 		{/if}
 	{/if}
 </main>
+{#if importing}
+	{#key importing}
+		<LogImport
+			client={data.client.id}
+			file={importing}
+			onkept={() => void log.refresh()}
+			onclose={() => (importing = null)}
+		/>
+	{/key}
+{/if}
 <Keys
 	shortcuts={[
 		{ keys: ['Tab'], does: 'next field' },
