@@ -111,6 +111,7 @@ internal static class Application
         signedIn.MapFiles();
         signedIn.MapFigures();
         signedIn.MapSheets();
+        signedIn.MapChangeNotes();
         signedIn.MapCalendars();
         signedIn.MapCaseFiles();
         signedIn.MapErasing();

@@ -7,7 +7,7 @@ test('the sheet shows how to stand, goes out as a PDF with a code, and the days 
 	await signIn(page);
 	const id = await planned(page.request, 'Wilm Zandstra');
 	await page.goto(`/clients/${id}/sheet`);
-	const line = page.locator('article section').first();
+	const line = page.locator('article section section').first();
 	await expect(line.getByRole('img')).toBeVisible();
 	await expect(line.locator('h4')).not.toBeEmpty();
 

@@ -51,7 +51,7 @@ test('a session is made to fit for good or for today alone, and comes back whole
 	await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
 	await page.getByRole('link', { name: 'Sheet' }).click();
 	await expect(page.getByRole('article')).toContainText('Put out before you start:');
-	const rows = page.getByRole('article').locator('section').first().locator('tbody tr');
+	const rows = page.getByRole('article').locator('section').first().locator('h4');
 	const whole = await rows.count();
 	await page.getByLabel('Less time today').selectOption({ index: 1 });
 	await expect(page.getByRole('article')).toContainText('today only');

@@ -112,7 +112,7 @@ public static partial class SheetWriting
 
         if (line.FinishOn is { } finish)
         {
-            said.Add($"then {PlainWords.InSentence(finish.Name)}, about {finish.Expected}");
+            said.Add($"then {PlainWords.InSentence(finish.Name)}, about {finish.Expected}; write both down");
         }
 
         return string.Join(" · ", said);

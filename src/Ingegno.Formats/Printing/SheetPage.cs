@@ -104,7 +104,7 @@ internal sealed class SheetPage
 
         if (session.First.Length > 0)
         {
-            Say(PdfBlockLevelElementTag.Paragraph, $"First  {session.First}", _text, Margin, Inner, draws);
+            Say(PdfBlockLevelElementTag.Paragraph, $"Warm-up: {session.First}", _text, Margin, Inner, draws);
             _y += 3;
             Ruled(Rule, draws);
         }
@@ -228,13 +228,13 @@ internal sealed class SheetPage
         double from = _y;
         if (session.Then.Length > 0)
         {
-            Say(PdfBlockLevelElementTag.Paragraph, $"Then  {session.Then}", _text, Margin, Inner, draws);
+            Say(PdfBlockLevelElementTag.Paragraph, $"Cool-down: {session.Then}", _text, Margin, Inner, draws);
             _y += 3;
         }
 
         Say(
             PdfBlockLevelElementTag.Paragraph,
-            $"Stop at sharp pain and tell {(coach.Length > 0 ? coach.Split(' ')[0] : "the coach")}. Nothing heavy over the face, nobody alone under a bar. Use only what was checked, and look at it each time. "
+            $"Sharp pain stops an exercise: stop, and tell {(coach.Length > 0 ? coach.Split(' ')[0] : "the coach")}. Nothing heavy over the face, nobody alone under a bar. Use only what was checked, and look at it each time. "
             + "With heart or blood pressure trouble, pregnancy, recent surgery, dizziness or chest pain ask a physician first; for joints a physiotherapist. "
             + string.Join(' ', session.Care.Select(Sentence)),
             _small, Margin, Inner, draws);

@@ -981,6 +981,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/change-note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getChangeNote"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/calendar": {
         parameters: {
             query?: never;
@@ -1863,6 +1879,14 @@ export interface components {
          * @enum {unknown}
          */
         ChangeKind: "written" | "rebuilt" | "nudged" | "stepped" | "swappedForPain" | "held" | "deloaded" | "shifted" | "wentOver" | "setAside" | "undone";
+        /** @description What a rebuild changed and why, line by line: for the coach's own file, and in the client's words. */
+        ChangeNote: {
+            /** @description First name. */
+            client: string;
+            coach: string;
+            place: string;
+            sessions: components["schemas"]["NoteSession"][];
+        };
         /** @description An entry of a line's history. */
         ChangeView: {
             /** Format: uuid */
@@ -4058,6 +4082,28 @@ export interface components {
          * @enum {unknown}
          */
         Noise: "quiet" | "loud";
+        /** @description A line that changed. */
+        NoteLine: {
+            /** @description As written. Home as done at home. */
+            gym: string;
+            home: string;
+            /** @description Why it stands in. */
+            why: string;
+            /** @description Why not the one a coach would think of first; null where that one is possible here, or is this. */
+            notTheOther: null | string;
+            /** @description What is given up, in words; empty where nothing worth a word is. */
+            lost: string;
+            /** @description When it goes up, and to what. */
+            moveUp: string;
+            /** @description The same in a sentence or two for the client. */
+            forClient: string;
+        };
+        /** @description A session of the note; lines that go across unchanged are only named. */
+        NoteSession: {
+            title: string;
+            lines: components["schemas"]["NoteLine"][];
+            asBefore: string[];
+        };
         /** @description A load on offer for the exercise in hand. */
         OfferedLoad: {
             load: components["schemas"]["Mass"];
@@ -8145,6 +8191,28 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    getChangeNote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeNote"];
                 };
             };
         };

@@ -79,7 +79,9 @@
 	async function fromFile(file: File | undefined) {
 		said = '';
 		if (!file) return;
-		if (!/\.json$/i.test(file.name)) importing = file;
+		// Told by what is in it: a phone's file may come under any name.
+		const sheet = (await file.slice(0, 64).text()).trimStart()[0] !== '{';
+		if (sheet) importing = file;
 		else if (await log.takeFile(await file.text()))
 			said = [`The sets of ${file.name} are in the log.`, ...log.told].join(' ');
 	}

@@ -91,6 +91,7 @@
 		</label>
 	{/if}
 	{#if !empty}
+		<a class="btn btn-sm" href="/clients/{data.client.id}/sheet/changes">What changed</a>
 		<a class="btn btn-sm" download href="/api/clients/{data.client.id}/files/programme.xlsx">As a workbook</a>
 	{/if}
 	<span class="join">
@@ -130,51 +131,55 @@
 				? ', once it was sent'
 				: ''}.
 		</p>
-		{#each sheet.sessions as session, s (s)}
-			<article
-				class="page bg-base-100 mx-auto my-4 w-[190mm] p-[10mm] text-[13px] leading-snug print:m-0 print:w-auto print:bg-white print:p-0 print:text-black"
-			>
-				<header class="border-base-content flex items-baseline justify-between border-b-2 pb-1.5">
-					<div>
-						<h2 class="text-2xl leading-tight">{session.title}</h2>
-						<p>{session.under}</p>
-					</div>
-					<span>date ________________</span>
-				</header>
-				{#if session.today.length > 0}
-					<p class="mt-1 font-semibold">
+		<article>
+			{#each sheet.sessions as session, s (s)}
+				<section
+					class="page bg-base-100 mx-auto my-4 w-[190mm] p-[10mm] text-[13px] leading-snug print:m-0 print:w-auto print:bg-white print:p-0 print:text-black"
+				>
+					<header class="border-base-content flex items-baseline justify-between border-b-2 pb-1.5">
+						<div>
+							<h2 class="text-2xl leading-tight">{session.title}</h2>
+							<p>{session.under}</p>
+						</div>
+						<span>date ________________</span>
+					</header>
+					{#if session.today.length > 0 || (asked.minutes && asked.session === s)}
+						<p class="mt-1 font-semibold">
+							For today only.
 						{#if !view.fits}Shorter it does not get: the main work alone takes that long.{/if}
-						{session.today.join(' ')}
-					</p>
-				{/if}
-				{#if session.putOut.length > 0}
-					<ul class="grid grid-cols-4 gap-x-3 gap-y-1 py-2" aria-label="Put out before you start">
-						{#each session.putOut as thing, t (t)}
-							<li>
-								<b class="font-semibold">{thing.thing}</b>
-								{#each thing.settings as setting, i (i)}
-									<div class="text-[12px]">{i > 0 ? 'then ' : ''}{setting}</div>
-								{/each}
-							</li>
-						{/each}
-					</ul>
-				{/if}
-				{#if session.first}
-					<p class="border-base-300 border-t py-1.5"><b>First</b> {session.first}</p>
-				{/if}
-				{#each session.lines as line (line.line)}<SheetLine {line} figure={figureOf(line.line)} />{/each}
-				<footer class="border-base-300 border-t pt-2">
-					{#if session.then}<p class="mb-1"><b>Then</b> {session.then}</p>{/if}
-					<p class="text-[11.5px]">
-						<b>Stop</b> at sharp pain and tell {sheet.coach.split(' ')[0]}. Nothing heavy over the face,
-						nobody alone under a bar. Use only what was checked, and look at it each time. With heart or blood
-						pressure trouble, pregnancy, recent surgery, dizziness or chest pain ask a physician first; for
-						joints a physiotherapist.
-						{session.care.join(' ')}
-					</p>
-				</footer>
-			</article>
-		{/each}
+							{session.today.join(' ')}
+						</p>
+					{/if}
+					{#if session.putOut.length > 0}
+						<h3 class="pt-2 font-sans text-[12px] font-normal">Put out before you start:</h3>
+						<ul class="grid grid-cols-4 gap-x-3 gap-y-1 pb-2">
+							{#each session.putOut as thing, t (t)}
+								<li>
+									<b class="font-semibold">{thing.thing}</b>
+									{#each thing.settings as setting, i (i)}
+										<div class="text-[12px]">{i > 0 ? 'then ' : ''}{setting}</div>
+									{/each}
+								</li>
+							{/each}
+						</ul>
+					{/if}
+					{#if session.first}
+						<p class="border-base-300 border-t py-1.5"><b>Warm-up:</b> {session.first}</p>
+					{/if}
+					{#each session.lines as line (line.line)}<SheetLine {line} figure={figureOf(line.line)} />{/each}
+					<footer class="border-base-300 border-t pt-2">
+						{#if session.then}<p class="mb-1"><b>Cool-down:</b> {session.then}</p>{/if}
+						<p class="text-[11.5px]">
+							<b>Sharp pain stops an exercise:</b> stop, and tell {sheet.coach.split(' ')[0]}. Nothing heavy
+							over the face, nobody alone under a bar. Use only what was checked, and look at it each time.
+							With heart or blood pressure trouble, pregnancy, recent surgery, dizziness or chest pain ask a
+							physician first; for joints a physiotherapist.
+							{session.care.join(' ')}
+						</p>
+					</footer>
+				</section>
+			{/each}
+		</article>
 	{/if}
 </main>
 

@@ -1,0 +1,83 @@
+using System.Collections.Immutable;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
+using Ingegno.Core.Substitution;
+
+namespace Ingegno.Core.Sheets;
+
+/// <summary>What a rebuild changed and why, line by line: for the coach's own file, and in the client's words.</summary>
+/// <param name="Client">First name.</param>
+public sealed record ChangeNote(string Client, string Coach, string Place, ImmutableArray<NoteSession> Sessions);
+
+/// <summary>A session of the note; lines that go across unchanged are only named.</summary>
+public sealed record NoteSession(string Title, ImmutableArray<NoteLine> Lines, ImmutableArray<string> AsBefore);
+
+/// <summary>A line that changed.</summary>
+/// <param name="Gym">As written. <paramref name="Home"/> as done at home.</param>
+/// <param name="Why">Why it stands in.</param>
+/// <param name="NotTheOther">Why not the one a coach would think of first; null where that one is possible here, or is this.</param>
+/// <param name="Lost">What is given up, in words; empty where nothing worth a word is.</param>
+/// <param name="MoveUp">When it goes up, and to what.</param>
+/// <param name="ForClient">The same in a sentence or two for the client.</param>
+public sealed record NoteLine(string Gym, string Home, string Why, string? NotTheOther, string Lost, string MoveUp, string ForClient);
+
+/// <summary>Writes the note of a rebuilt week.</summary>
+public static class ChangeNotes
+{
+    /// <param name="harder">Harder variations of a line by its place in the text, nearest first.</param>
+    public static ChangeNote Of(
+        ClientProfile client, string coach, string place, IEnumerable<RebuiltSession> sessions, Catalogue catalogue, Func<WrittenLine, string?> harder) => new(
+        client.Name.Split(' ')[0], coach, place,
+        [
+            .. sessions.Select(s => new NoteSession(
+                s.Title, [.. s.Lines.Where(l => l.Outcome is LineOutcome.Swapped or LineOutcome.Nothing or LineOutcome.LeftOut).Select(l => Line(l, catalogue, harder(l.Written), client.Unit))],
+                [.. s.Lines.Where(l => l.Outcome is LineOutcome.Unchanged && l.Chosen is not null).Select(l => $"{l.Chosen!.Prescription.Name}, {l.Chosen.Prescription.CountInWords}")])),
+        ]);
+
+    private static NoteLine Line(RebuiltLine line, Catalogue catalogue, string? harder, MassUnit unit)
+    {
+        string gym = line.Reading.Length > 0 ? line.Reading : line.Written.ExerciseName;
+        if (line.Chosen is not { } chosen)
+        {
+            string because = line.Outcome == LineOutcome.LeftOut ? "Left out for now, to fit the time." : line.WouldOpen ?? "Nothing here is possible or safe for it.";
+            return new(gym, "left out", because, NotTheOther(line), "", "", $"{line.Written.ExerciseName} rests for now.");
+        }
+
+        var asked = chosen.Prescription;
+        string home = string.Join(", with ", line.Prescriptions().Select(p => $"{p.Name} {p.CountInWords}{(p.Tempo is { } tempo && tempo != Tempo.Reference ? $", tempo {tempo}" : "")}; {p.LoadInWords}"));
+        string lost = chosen.Loss ?? (chosen.Loses.IsEmpty ? "" : $"{string.Join("; ", chosen.Loses)}.");
+        return new(
+            gym, home, chosen.Reason, NotTheOther(line), lost, MoveUp(chosen, catalogue, harder, unit),
+            $"In place of the {PlainWords.InSentence(line.Written.ExerciseName)} you do the {PlainWords.InSentence(asked.Name)}: {asked.CountInWords}"
+            + (asked.Reserve is { } left && Math.Round(left) is > 0 and < 7 ? $", stopping with {Math.Round(left)} left. " : ". ")
+            + $"It trains {Trained(catalogue, asked.Exercise)}.");
+    }
+
+    private static string Trained(Catalogue catalogue, string exercise) => catalogue.Find(exercise) is { } found
+        ? string.Join(" and ", found.Muscles.PrimeMovers.Take(2).Select(m => $"the {PlainWords.Of(Anatomy.MuscleGroups.Of(m))}").Distinct())
+        : "the same muscles";
+
+    /// <summary>The written exercise itself, or the first that was refused.</summary>
+    private static string? NotTheOther(RebuiltLine line) => line.Refused is [var first, ..] && !first.Reasons.IsEmpty
+        ? $"{first.Name}: {string.Join("; ", first.Reasons.Take(2).Select(r => r.Reason))}."
+        : null;
+
+    private static string MoveUp(Alternative chosen, Catalogue catalogue, string? harder, MassUnit unit)
+    {
+        var asked = chosen.Prescription;
+        if (!asked.Count.IsRepetitions() || asked.Counts.IsEmpty)
+        {
+            return "A little longer each week while it stays clean.";
+        }
+
+        string when = asked.TopOfRange > asked.Counts[0]
+            ? $"When every set has come to {asked.TopOfRange}"
+            : $"When every set of {asked.Counts[0]} leaves more than {(asked.Reserve is { } left ? $"{Math.Max(0, Math.Round(left)):0}" : "planned")}, twice running";
+        string next = chosen.Ladder.Where(r => r.Load > asked.Load).Select(r => (Mass?)r.Load).FirstOrDefault() is { } load
+            ? $"to {(unit == MassUnit.Pound ? $"{load.Pounds:0.#} lb" : $"{load.Kilograms:0.##} kg")}"
+            : harder is not null && catalogue.Find(harder) is { } other ? $"to the {PlainWords.InSentence(other.Name)}" : "to slower repetitions, for this is the heaviest there is";
+        return $"{when}: {next}.";
+    }
+}
