@@ -50,7 +50,7 @@ public static class ChangeNotes
         string lost = chosen.Loss ?? (chosen.Loses.IsEmpty ? "" : $"{string.Join("; ", chosen.Loses)}.");
         return new(
             gym, home, chosen.Reason, NotTheOther(line), lost, MoveUp(chosen, catalogue, harder, unit),
-            $"In place of the {PlainWords.InSentence(line.Written.ExerciseName)} you do the {PlainWords.InSentence(asked.Name)}: {asked.CountInWords}"
+            $"{(line.Written.ExerciseName.StartsWith("any ", StringComparison.OrdinalIgnoreCase) ? "Here" : $"In place of the {PlainWords.InSentence(line.Written.ExerciseName)}")} you do the {PlainWords.InSentence(asked.Name)}: {asked.CountInWords}"
             + (asked.Reserve is { } left && Math.Round(left) is > 0 and < 7 ? $", stopping with {Math.Round(left)} left. " : ". ")
             + $"It trains {Trained(catalogue, asked.Exercise)}.");
     }
@@ -74,10 +74,10 @@ public static class ChangeNotes
 
         string when = asked.TopOfRange > asked.Counts[0]
             ? $"When every set has come to {asked.TopOfRange}"
-            : $"When every set of {asked.Counts[0]} leaves more than {(asked.Reserve is { } left ? $"{Math.Max(0, Math.Round(left)):0}" : "planned")}, twice running";
+            : $"When every set of {asked.Counts[0]} leaves {(asked.Reserve is { } left && Math.Round(left) >= 1 ? $"more than {Math.Round(left):0}" : "one or more")}, twice running";
         string next = chosen.Ladder.Where(r => r.Load > asked.Load).Select(r => (Mass?)r.Load).FirstOrDefault() is { } load
             ? $"to {(unit == MassUnit.Pound ? $"{load.Pounds:0.#} lb" : $"{load.Kilograms:0.##} kg")}"
-            : harder is not null && catalogue.Find(harder) is { } other ? $"to the {PlainWords.InSentence(other.Name)}" : "to slower repetitions, for this is the heaviest there is";
+            : harder is not null && harder != asked.Exercise && catalogue.Find(harder) is { } other ? $"to the {PlainWords.InSentence(other.Name)}" : "to slower repetitions, for this is the heaviest there is";
         return $"{when}: {next}.";
     }
 }
