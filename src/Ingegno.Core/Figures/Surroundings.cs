@@ -59,7 +59,7 @@ internal static class Surroundings
             if (kind == FixtureKind.Wall)
             {
                 // On the side the hand or the back is.
-                double x = role is FixtureRole.Seat or FixtureRole.Support && role != FixtureRole.Hands ? start.Shoulders.X - 0.12 : under.X + 0.03;
+                double x = role is FixtureRole.Seat or FixtureRole.Support ? start.Shoulders.X - 0.12 : under.X + 0.03;
                 strokes.Add(new(FigureInk.Fixture, 0.03, [new(x, 0), new(x, Math.Max(1.2, under.Y + 0.25))]));
                 return;
             }
@@ -84,7 +84,7 @@ internal static class Surroundings
                 {
                     strokes.Add(new(FigureInk.Fixture, 0.06, [new(under.X, height)]));
                     strokes.Add(new(FigureInk.Fixture, 0.02, [new(under.X + (0.25 * beyond), height), new(under.X, height)]));
-                    strokes.Add(new(FigureInk.Fixture, 0.02, [new(under.X + (0.25 * beyond), Math.Max(0, height - 3)), new(under.X + (0.25 * beyond), height)]));
+                    strokes.Add(new(FigureInk.Fixture, 0.02, [new(under.X + (0.25 * beyond), 0), new(under.X + (0.25 * beyond), height)]));
                     Label(new(under.X + (0.4 * beyond), height - 0.12), height);
                 }
 

@@ -46,7 +46,8 @@ internal static class PracticeZip
     {
         if (!(bytes is [(byte)'P', (byte)'K', ..]))
         {
-            return Parse(bytes, "") is ({ } one, _) ? new([one], [""], null, []) : new([], [], null, [Parse(bytes, "").Problem!]);
+            var (one, refused) = Parse(bytes, "");
+            return one is null ? new([], [], null, [refused!]) : new([one], [""], null, []);
         }
 
         var cases = ImmutableArray.CreateBuilder<CaseFile>();
@@ -68,14 +69,17 @@ internal static class PracticeZip
                 {
                     practice = JsonSerializer.Deserialize<Practice>(inside, TradeJson.Options);
                 }
-                else if (Parse(inside, entry.FullName) is ({ } file, _))
-                {
-                    cases.Add(file);
-                    paths.Add(entry.FullName + ": ");
-                }
                 else
                 {
-                    problems.Add(Parse(inside, entry.FullName).Problem!);
+                    var (file, wrong) = Parse(inside, entry.FullName);
+                    if (file is null)
+                    {
+                        problems.Add(wrong!);
+                        continue;
+                    }
+
+                    cases.Add(file);
+                    paths.Add(entry.FullName + ": ");
                 }
             }
         }
