@@ -5,19 +5,19 @@ using Microsoft.Data.Sqlite;
 namespace Ingegno.Benchmarks;
 
 /// <summary>
-/// Grows a demo database to a large practice: its members copied until there are 200, their log repeated back over two years until it has
-/// about two million sets. For bench/desk.mjs.
+/// Grows a demo database to a large practice: its members copied until there are as many as are asked for, their log repeated back until each
+/// has as many sets. For bench/desk.mjs (200 clients with two years of log, two million sets) and bench/load.
 /// </summary>
 internal static class DeskData
 {
-    private const int Clients = 200, SetsWanted = 10_000, DaysBack = 25;
+    private const int DaysBack = 25;
 
     private const string Before = "line, exercise";
 
     private const string Behind =
         "set_number, load_grams, repetitions, reserve, pain, finished, stopped, pain_at, rest_before, to_limit, other_side, done_at, prescription";
 
-    internal static void Grow(string folder)
+    internal static void Grow(string folder, int clients, int setsEach)
     {
         using var connection = new SqliteConnection($"Data Source={Path.Combine(folder, "ingegno.db")}");
         connection.Open();
@@ -30,13 +30,13 @@ internal static class DeskData
         {
             int sets = connection.ExecuteScalar<int>("SELECT count(*) FROM set_log WHERE client_id = @member", new { member }, transaction);
             // Days that fall together hold one set a slot, so some copies come out shorter.
-            for (int back = 1; sets < SetsWanted; back++)
+            for (int back = 1; sets < setsEach; back++)
             {
                 sets += Copy(connection, transaction, coach, member, member, back, logged);
             }
         }
 
-        for (int i = members.Length; i < Clients; i++)
+        for (int i = members.Length; i < clients; i++)
         {
             string from = members[i % members.Length], id = Guid.CreateVersion7().ToString();
             connection.Execute(

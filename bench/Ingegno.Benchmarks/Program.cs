@@ -1,9 +1,10 @@
+using System.Globalization;
 using BenchmarkDotNet.Running;
 using Ingegno.Benchmarks;
 
-if (args is ["desk-data", var folder])
+if (args is ["desk-data", var folder, .. var size])
 {
-    DeskData.Grow(folder);
+    DeskData.Grow(folder, size is [var clients, _] ? int.Parse(clients, CultureInfo.InvariantCulture) : 200, size is [_, var sets] ? int.Parse(sets, CultureInfo.InvariantCulture) : 10_000);
     return;
 }
 
