@@ -11,6 +11,8 @@ import { join } from 'node:path';
 const CLIENTS = Number(process.argv[2] ?? 200);
 const SECONDS = Number(process.argv[3] ?? 8);
 const ONLY = process.argv[4];
+/** Seconds of the same before each row, until the code is compiled and what is kept at hand is there. */
+const WARM = 8;
 const AT_ONCE = 20;
 const root = new URL('../..', import.meta.url).pathname;
 const base = 'http://127.0.0.1:5394';
@@ -45,7 +47,9 @@ async function row(name, goal, request, connections = AT_ONCE) {
 	if (ONLY && !name.includes(ONLY)) return;
 	const took = [];
 	const refused = new Map();
-	const cannon = autocannon({ url: base, connections, duration: SECONDS, requests: [{ setupRequest: request }] });
+	const requests = [{ setupRequest: request }];
+	await autocannon({ url: base, connections, duration: WARM, requests });
+	const cannon = autocannon({ url: base, connections, duration: SECONDS, requests });
 	let bad = 0;
 	cannon.on('response', (_, status, __, ms) => {
 		took.push(ms);

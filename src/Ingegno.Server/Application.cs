@@ -39,10 +39,10 @@ internal static class Application
         var settings = Settings.From(builder.Configuration);
         builder.Services.AddSingleton(settings);
         builder.Services.AddSingleton(settings.Clock);
-        builder.Services.AddSingleton(new Database(settings.DatabaseFile));
+        builder.Services.AddSingleton(new Database(settings.DatabaseFile)).AddSingleton<SharedWriting>();
         builder.Services.AddSingleton<Coaches>().AddSingleton<Storage.Clients>().AddSingleton<Places>().AddSingleton<Storage.Practices>().AddSingleton<Cases>().AddSingleton<Storage.Plans>().AddSingleton<SetLogs>().AddSingleton<SetConflicts>();
         builder.Services.AddSingleton<SessionNotes>().AddSingleton<Lessons>().AddSingleton<ClientLinks>().AddSingleton<FixtureReports>().AddSingleton<DecisionRecords>().AddSingleton<DeskStamps>();
-        builder.Services.AddSingleton<Trainings>().AddSingleton<LogLessons>().AddSingleton<Progresses>().AddSingleton<Sender>().AddSingleton<DeskRows>().AddSingleton<Answering>().AddSingleton<PlanCommands>().AddSingleton<SheetWriter>().AddSingleton<CaseFiles>().AddSingleton<RestoreAsked>().AddHostedService<DeskWarming>();
+        builder.Services.AddSingleton<Trainings>().AddSingleton<PhoneCases>().AddSingleton<LinkViews>().AddSingleton<LogLessons>().AddSingleton<Learner>().AddHostedService(services => services.GetRequiredService<Learner>()).AddSingleton<Progresses>().AddSingleton<Sender>().AddSingleton<DeskRows>().AddSingleton<Answering>().AddSingleton<PlanCommands>().AddSingleton<SheetWriter>().AddSingleton<CaseFiles>().AddSingleton<RestoreAsked>().AddHostedService<DeskWarming>();
         builder.Services.AddSingleton(services => new Storage.Backups(services.GetRequiredService<Database>(), settings.BackupFolder)).AddHostedService<BackupSchedule>();
         builder.Services.AddSingleton(services => new Erasing(services.GetRequiredService<Database>(), settings.ErasedFile));
         builder.Services.AddSingleton(new SimulatedPost(Path.Combine(settings.DataFolder, "outbox")));
@@ -135,6 +135,7 @@ internal static class Application
         }
 
         await app.Services.GetRequiredService<Sender>().FinishAsync();
+        await app.Services.GetRequiredService<Learner>().FindWaitingAsync();
         if (app.Services.GetRequiredService<Settings>().Demo is not DemoKind.None and var demo)
         {
             await app.Services.GetRequiredService<DemoData>().FillIfEmptyAsync(demo);

@@ -116,20 +116,28 @@ public sealed class ClientLinks(Database database)
         if (expires < now.AddDays(DaysAfterUse - 1))
         {
             expires = now.AddDays(DaysAfterUse);
-            await connection.ExecuteAsync(
-                "UPDATE link SET expires_at = @expires WHERE token_hash = @hash AND revoked_at IS NULL", new { expires = Text(expires), hash = Hash(token) });
-            await connection.BumpAsync(row.Coach, row.Client);
+            await Writing.WithinAsync(database, null, async (writer, transaction) =>
+            {
+                await writer.ExecuteAsync(
+                    "UPDATE link SET expires_at = @expires WHERE token_hash = @hash AND revoked_at IS NULL", new { expires = Text(expires), hash = Hash(token) }, transaction);
+                await writer.BumpAsync(row.Coach, row.Client, transaction);
+                return true;
+            });
         }
 
         return (LinkState.Open, new LinkHolder(row.Coach, row.Client, expires));
     }
 
-    /// <summary>When the client's first link was made; null for none.</summary>
-    public async Task<DateTimeOffset?> FirstMadeAsync(string coach, string client)
+    /// <summary>Id of the newest version sent and when the client's first link was made: what a log is held against. Null when nothing was sent yet.</summary>
+    public async Task<(string LastSent, DateTimeOffset FirstMade)?> LogsAgainstAsync(string coach, string client)
     {
         await using var connection = database.Open();
-        return await connection.ExecuteScalarAsync<string?>(
-            "SELECT min(made_at) FROM link WHERE coach_id = @coach AND client_id = @client", new { coach, client }) is { } made ? Time(made) : null;
+        return await connection.QuerySingleAsync<(string?, string?)>(
+            """
+            SELECT (SELECT id FROM sending WHERE coach_id = @coach AND client_id = @client ORDER BY sent_at DESC, id DESC LIMIT 1),
+                (SELECT min(made_at) FROM link WHERE coach_id = @coach AND client_id = @client)
+            """,
+            new { coach, client }) is ({ } sent, { } made) ? (sent, Time(made)) : null;
     }
 
     /// <summary>Whether a version was kept as sent: what was prepared to be posted with it then goes.</summary>

@@ -12,7 +12,17 @@ public sealed record StoredClient(string Id, ClientProfile Profile, long Version
 /// <summary>Clients. Every query names the coach: nobody reaches another coach's rows.</summary>
 public sealed class Clients(Database database)
 {
+    private readonly ReadLately<(string Coach, string Client), ClientProfile> _read = new(512);
+
     private sealed record Row(string Id, string Document, long Version);
+
+    private sealed record SeenRow
+    {
+        /// <summary>Null where the version asked with is the newest.</summary>
+        public string? Document { get; init; }
+
+        public long Version { get; init; }
+    }
 
     /// <summary>All clients of a coach, by name.</summary>
     public async Task<IReadOnlyList<StoredClient>> AllAsync(string coach)
@@ -30,11 +40,18 @@ public sealed class Clients(Database database)
     /// <summary>Null when the coach has no such client.</summary>
     public async Task<StoredClient?> FindAsync(string coach, string id)
     {
+        var kept = _read.Find((coach, id));
         await using var connection = database.Open();
-        var row = await connection.QuerySingleOrDefaultAsync<Row>(
-            "SELECT id AS Id, profile AS Document, row_version AS Version FROM client WHERE coach_id = @coach AND id = @id",
-            new { coach, id });
-        return row is null ? null : ToClient(row);
+        var row = await connection.QuerySingleOrDefaultAsync<SeenRow>(
+            "SELECT CASE WHEN row_version = @known THEN NULL ELSE profile END AS Document, row_version AS Version FROM client WHERE coach_id = @coach AND id = @id",
+            new { coach, id, known = kept?.Version ?? -1 });
+        if (row is null)
+        {
+            return null;
+        }
+
+        var read = row.Document is { } document ? _read.Keep((coach, id), Read<ClientProfile>(document), row.Version) : kept!;
+        return new(id, read.Value, read.Version);
     }
 
     /// <summary>Adds a client with a first place, both or neither.</summary>

@@ -46,16 +46,13 @@ public sealed class Coaches(Database database)
     }
 
     /// <summary>Adds an account. With <paramref name="onlyFirst"/> only while there is none; false when it was refused.</summary>
-    public async Task<bool> AddAsync(Coach coach, DateTimeOffset now, bool onlyFirst)
-    {
-        await using var connection = database.Open();
-        return await connection.ExecuteAsync(
+    public Task<bool> AddAsync(Coach coach, DateTimeOffset now, bool onlyFirst) =>
+        Writing.WithinAsync(database, null, async (connection, transaction) => await connection.ExecuteAsync(
             """
             INSERT INTO coach (id, email, name, password_hash, created_at)
             SELECT @Id, @Email, @Name, @PasswordHash, @now
             WHERE (NOT @onlyFirst OR NOT EXISTS (SELECT 1 FROM coach))
               AND NOT EXISTS (SELECT 1 FROM coach WHERE email = @Email)
             """,
-            new { coach.Id, coach.Email, coach.Name, coach.PasswordHash, now = now.ToString("O"), onlyFirst }) == 1;
-    }
+            new { coach.Id, coach.Email, coach.Name, coach.PasswordHash, now = now.ToString("O"), onlyFirst }, transaction) == 1);
 }

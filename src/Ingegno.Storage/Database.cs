@@ -7,12 +7,17 @@ using Microsoft.Data.Sqlite;
 namespace Ingegno.Storage;
 
 /// <summary>The SQLite file: brings it up to date and opens connections. Write-ahead log, foreign keys on.</summary>
-public sealed class Database
+public sealed class Database : IDisposable
 {
+    /// <summary>Seconds a write waits for its turn, and at the file's own lock.</summary>
+    private const int LongestWait = 10;
+
     private const string CodeName = "Ingegno.Storage.Migrations.0008-plan-histories.cs";
 
     private readonly string _connectionString;
     private readonly string _path;
+    private readonly SemaphoreSlim _turn = new(1, 1);
+    private long _writings;
 
     /// <param name="path">File; made when missing, its folder too.</param>
     public Database(string path)
@@ -23,7 +28,7 @@ public sealed class Database
         {
             DataSource = path,
             ForeignKeys = true,
-            DefaultTimeout = 10,
+            DefaultTimeout = LongestWait,
         }.ToString();
     }
 
@@ -111,5 +116,31 @@ public sealed class Database
         var connection = new SqliteConnection(_connectionString);
         connection.Open();
         return connection;
+    }
+
+    /// <summary>How often something was written since the start.</summary>
+    public long Writings => Volatile.Read(ref _writings);
+
+    internal void Written() => Interlocked.Increment(ref _writings);
+
+    public void Dispose() => _turn.Dispose();
+
+    /// <summary>
+    /// The one turn to write there is, given back when disposed. Waiting here costs nothing; at the file's own lock a waiting writer sleeps and
+    /// looks again, and many of them starve each other.
+    /// </summary>
+    internal async Task<IDisposable> TurnToWriteAsync()
+    {
+        if (!await _turn.WaitAsync(TimeSpan.FromSeconds(LongestWait)))
+        {
+            throw new TimeoutException($"Nobody let anything be written for {LongestWait} seconds.");
+        }
+
+        return new Turn(_turn);
+    }
+
+    private sealed class Turn(SemaphoreSlim turn) : IDisposable
+    {
+        public void Dispose() => turn.Release();
     }
 }

@@ -17,6 +17,7 @@ public sealed class Erasing(Database database, string list)
     /// <summary>Null when the coach has no such client.</summary>
     public async Task<Erased?> EraseAsync(string coach, string client, DateTimeOffset now)
     {
+        using var turn = await database.TurnToWriteAsync();
         await using var connection = database.Open();
         await using var transaction = await connection.BeginTransactionAsync();
         if (!await connection.ExecuteScalarAsync<bool>("SELECT EXISTS (SELECT 1 FROM client WHERE id = @client AND coach_id = @coach)", new { client, coach }, transaction))
@@ -50,6 +51,7 @@ public sealed class Erasing(Database database, string list)
         }
 
         await transaction.CommitAsync();
+        database.Written();
         await File.AppendAllTextAsync(list, string.Create(CultureInfo.InvariantCulture, $"{client} {now.UtcDateTime:O}\n"));
         // Pages let go, now and earlier, still hold what was written in them: the file is written anew.
         await connection.ExecuteAsync("VACUUM");

@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using System.Text.Json;
 using Dapper;
 using Ingegno.Core.Plans;
@@ -15,10 +14,8 @@ public static class PlansAtPlaces
 /// <summary>The one plan in force of each client, and the list of its changes.</summary>
 public sealed class Plans(Database database)
 {
-    /// <summary>Plans read lately are kept as they were read, a version each: a nudge on the bench asks for the same one over and over.</summary>
-    private const int MostKept = 256;
-
-    private readonly ConcurrentDictionary<(string Coach, string Client), Versioned<Plan>> _read = new();
+    /// <summary>A nudge on the bench asks for the same one over and over.</summary>
+    private readonly ReadLately<(string Coach, string Client), Plan> _read = new(256);
 
     private sealed record Row
     {
@@ -31,7 +28,7 @@ public sealed class Plans(Database database)
     /// <summary>The empty plan at version 0 when none was saved yet.</summary>
     public async Task<Versioned<Plan>> FindAsync(string coach, string client)
     {
-        var kept = _read.GetValueOrDefault((coach, client));
+        var kept = _read.Find((coach, client));
         await using var connection = database.Open();
         var row = await connection.QuerySingleOrDefaultAsync<Row>(
             """
@@ -44,12 +41,7 @@ public sealed class Plans(Database database)
             return row is null ? new(Plan.Empty, 0) : kept!;
         }
 
-        if (_read.Count >= MostKept)
-        {
-            _read.Clear();
-        }
-
-        return _read[(coach, client)] = new(JsonSerializer.Deserialize<Plan>(document, TradeJson.Options)!, row.Version);
+        return _read.Keep((coach, client), JsonSerializer.Deserialize<Plan>(document, TradeJson.Options)!, row.Version);
     }
 
     /// <summary>Oldest first.</summary>

@@ -1,6 +1,7 @@
 using System.Data;
 using System.Data.Common;
 using System.Globalization;
+using System.Runtime.CompilerServices;
 using System.Security.Cryptography;
 using System.Text;
 using System.Text.Json;
@@ -36,6 +37,9 @@ public sealed class SetLogs(Database database)
         prescription AS Prescription
         """;
 
+    /// <summary>A prescription's id is made of what it says: what was read once never changes.</summary>
+    private readonly ReadLately<(string Coach, string Id), Prescription> _asked = new(4096);
+
     private sealed record Row(
         string Id, long Line, string Exercise, string Performed, long SetNumber, long LoadGrams, long Repetitions, double? Reserve, long Pain,
         long Finished, string? Stopped, string? PainAt, double? RestBefore, long ToLimit, long? OtherSide, string? DoneAt, string? Prescription, long Version,
@@ -54,11 +58,30 @@ public sealed class SetLogs(Database database)
     {
         await using var connection = database.Open();
         var rows = (await RowsAsync(connection, coach, client, since)).AsList();
-        string[] ids = [.. rows.Select(r => r.Prescription).OfType<string>().Distinct()];
-        var asked = (await connection.QueryAsync<(string Id, string Document)>(
+        var asked = new Dictionary<string, Prescription>(StringComparer.Ordinal);
+        var unread = new List<string>();
+        foreach (string id in rows.Select(r => r.Prescription).OfType<string>().Distinct())
+        {
+            if (_asked.Find((coach, id)) is { } known)
+            {
+                asked[id] = known.Value;
+            }
+            else
+            {
+                unread.Add(id);
+            }
+        }
+
+        if (unread.Count > 0)
+        {
+            foreach (var (id, document) in await connection.QueryAsync<(string Id, string Document)>(
                 "SELECT id, document FROM prescription WHERE coach_id = @coach AND id IN (SELECT value FROM json_each(@ids))",
-                new { coach, ids = JsonSerializer.Serialize(ids) }))
-            .ToDictionary(p => p.Id, p => JsonSerializer.Deserialize<Prescription>(p.Document, TradeJson.Options)!, StringComparer.Ordinal);
+                new { coach, ids = JsonSerializer.Serialize(unread) }))
+            {
+                asked[id] = _asked.Keep((coach, id), JsonSerializer.Deserialize<Prescription>(document, TradeJson.Options)!, 0).Value;
+            }
+        }
+
         return [.. rows.Select(r => new AskedSet(ToSet(r), r.Prescription is { } id ? asked.GetValueOrDefault(id) : null))];
     }
 
@@ -84,7 +107,7 @@ public sealed class SetLogs(Database database)
                 saved.Add(await SaveAsync(connection, transaction, coach, client, set, by));
             }
 
-            await connection.BumpAsync(coach, client, transaction);
+            await connection.BumpLogAsync(coach, client, transaction);
             return saved;
         });
 
@@ -92,10 +115,27 @@ public sealed class SetLogs(Database database)
     {
         var set = stored.Set;
         string id = set.Id.ToString();
-        if (await connection.ExecuteScalarAsync<bool>(
-            "SELECT EXISTS (SELECT 1 FROM set_log WHERE id = @id AND (coach_id <> @coach OR client_id <> @client))", new { id, coach, client }, transaction))
+        var slot = new { coach, client, id, performed = Day(set.On), set.Line, set.Exercise, set.SetNumber };
+        var (others, known) = await connection.QuerySingleAsync<(bool, bool)>(
+            """
+            SELECT EXISTS (SELECT 1 FROM set_log WHERE id = @id AND (coach_id <> @coach OR client_id <> @client)),
+                EXISTS (SELECT 1 FROM set_log WHERE coach_id = @coach AND client_id = @client AND id = @id)
+                OR EXISTS (SELECT 1 FROM set_log
+                    WHERE coach_id = @coach AND client_id = @client AND performed = @performed AND line = @Line AND exercise = @Exercise AND set_number = @SetNumber)
+                OR EXISTS (SELECT 1 FROM set_log_before WHERE coach_id = @coach AND client_id = @client AND id = @id)
+            """,
+            slot, transaction);
+        if (others)
         {
             return new(set.Id, null, 0);
+        }
+
+        if (!known)
+        {
+            // Nearly every set: nothing was ever said of it or in its place.
+            await InsertAsync(
+                connection, transaction, coach, client, set with { Version = 1 }, await PrescriptionAsync(connection, transaction, coach, stored.As), by);
+            return new(set.Id, SetArrival.First, 1);
         }
 
         // Its own row, and whatever stands where it belongs: a slot holds one set.
@@ -107,7 +147,7 @@ public sealed class SetLogs(Database database)
                  WHERE coach_id = @coach AND client_id = @client
                    AND (id = @id OR (performed = @performed AND line = @Line AND exercise = @Exercise AND set_number = @SetNumber))
                  """,
-                new { coach, client, id, performed = Day(set.On), set.Line, set.Exercise, set.SetNumber },
+                slot,
                 transaction),
         ];
         SetLog[] standing = [.. rows.Select(ToSet)];
@@ -197,6 +237,19 @@ public sealed class SetLogs(Database database)
             },
             transaction);
 
+    /// <summary>A phone's prescription comes with every set of it: written out once.</summary>
+    private static readonly ConditionalWeakTable<Prescription, WrittenPrescription> Written = [];
+
+    /// <param name="Id">Made of what it says.</param>
+    private sealed record WrittenPrescription(string Id, string Document)
+    {
+        internal static WrittenPrescription Of(Prescription asked)
+        {
+            string document = JsonSerializer.Serialize(asked, TradeJson.Options);
+            return new(Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(document)))[..32], document);
+        }
+    }
+
     private static async Task<string?> PrescriptionAsync(DbConnection connection, DbTransaction transaction, string coach, Prescription? asked)
     {
         if (asked is null)
@@ -204,8 +257,7 @@ public sealed class SetLogs(Database database)
             return null;
         }
 
-        string document = JsonSerializer.Serialize(asked, TradeJson.Options);
-        string id = Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(document)))[..32];
+        var (id, document) = Written.GetValue(asked, WrittenPrescription.Of);
         await connection.ExecuteAsync(
             "INSERT INTO prescription (coach_id, id, document) VALUES (@coach, @id, @document) ON CONFLICT DO NOTHING",
             new { coach, id, document },

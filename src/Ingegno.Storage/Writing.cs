@@ -1,4 +1,5 @@
 using System.Data.Common;
+using Microsoft.Data.Sqlite;
 
 namespace Ingegno.Storage;
 
@@ -7,24 +8,78 @@ namespace Ingegno.Storage;
 /// </summary>
 public sealed class Writing : IAsyncDisposable
 {
-    private readonly DbConnection _connection;
-    private readonly DbTransaction _transaction;
+    /// <summary>Name of the point a part of a shared writing goes back to.</summary>
+    private const string Part = "part";
 
-    private Writing(DbConnection connection, DbTransaction transaction) => (_connection, _transaction) = (connection, transaction);
+    private readonly Database _database;
+    private readonly IDisposable _turn;
+    private readonly SqliteConnection _connection;
+    private readonly SqliteTransaction _transaction;
+    private bool _ended;
 
-    /// <summary>Waits its turn: one writes at a time.</summary>
+    private Writing(Database database, IDisposable turn, SqliteConnection connection, SqliteTransaction transaction) =>
+        (_database, _turn, _connection, _transaction) = (database, turn, connection, transaction);
+
+    /// <summary>Waits its turn: one writes at a time, in the order they came. Only another program's write can be met after that.</summary>
     public static async Task<Writing> BeginAsync(Database database)
     {
-        var connection = database.Open();
-        return new(connection, await connection.BeginTransactionAsync());
+        var turn = await database.TurnToWriteAsync();
+        try
+        {
+            var connection = database.Open();
+            try
+            {
+                return new(database, turn, connection, connection.BeginTransaction());
+            }
+            catch
+            {
+                await connection.DisposeAsync();
+                throw;
+            }
+        }
+        catch
+        {
+            turn.Dispose();
+            throw;
+        }
     }
 
-    public Task CommitAsync() => _transaction.CommitAsync();
+    /// <summary>Keeps them, and ends the turn: others may write from here on.</summary>
+    public async Task CommitAsync()
+    {
+        await _transaction.CommitAsync();
+        _database.Written();
+        await DisposeAsync();
+    }
 
     public async ValueTask DisposeAsync()
     {
+        if (_ended)
+        {
+            return;
+        }
+
+        _ended = true;
         await _transaction.DisposeAsync();
         await _connection.DisposeAsync();
+        _turn.Dispose();
+    }
+
+    /// <summary>One of several that share this commit: kept with the others, or, when it throws, as if only it had never been asked.</summary>
+    internal async Task PartAsync(Func<Writing, Task> write)
+    {
+        _transaction.Save(Part);
+        try
+        {
+            await write(this);
+            _transaction.Release(Part);
+        }
+        catch
+        {
+            _transaction.Rollback(Part);
+            _transaction.Release(Part);
+            throw;
+        }
     }
 
     /// <summary>Within these writes, or by itself where there are none to be part of.</summary>

@@ -26,6 +26,8 @@ public sealed class StoppedCommandTests(ServerHost host) : IClassFixture<ServerH
             // A client anew each time: what stopped half way must not help the next.
             var api = await Api.WithPlanAsync(coach, "Goblet squat 3 x 8 RPE 8, rest 90 s\nPush-up 3 x 8 RPE 8, rest 90 s");
             var act = await PrepareAsync(api, command);
+            // Learned by and by from what was logged to prepare it: asked for, it is learned at once.
+            await api.Coach.GetAsync($"/api/clients/{api.Id}", Stop);
             string before = await DumpAsync();
             await StopAfterAsync(statements);
             var answer = await act();

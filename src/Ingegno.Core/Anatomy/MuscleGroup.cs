@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Runtime.CompilerServices;
 
 namespace Ingegno.Core.Anatomy;
 
@@ -64,8 +65,13 @@ public static class MuscleGroups
         _ => throw new ArgumentOutOfRangeException(nameof(muscle)),
     };
 
+    /// <summary>Asked for hundreds of times when a week is looked over, and always the same for an exercise.</summary>
+    private static readonly ConditionalWeakTable<MuscleShares, ImmutableDictionary<MuscleGroup, double>> Counts = [];
+
     /// <summary>What one effective set of an exercise counts for each group; groups it does not touch are left out.</summary>
-    public static ImmutableDictionary<MuscleGroup, double> CountsOf(MuscleShares muscles)
+    public static ImmutableDictionary<MuscleGroup, double> CountsOf(MuscleShares muscles) => Counts.GetValue(muscles, Counted);
+
+    private static ImmutableDictionary<MuscleGroup, double> Counted(MuscleShares muscles)
     {
         double most = muscles.Weights.Values.Max();
         return muscles.Weights

@@ -127,6 +127,10 @@ public sealed record Alternative
 
     /// <summary>Techniques that are not used on it here, and why.</summary>
     public ImmutableArray<TechniqueRefusal> NotUsed { get; init; } = [];
+
+    /// <summary>What one is compared by with another; what it was worked out with is told of the chosen one alone.</summary>
+    [JsonIgnore]
+    public Alternative InShort => this with { Forecast = [], Budget = [], Ladder = [], Anchor = null, NotUsed = [] };
 }
 
 /// <summary>An exercise that was looked at and refused, with its reasons.</summary>

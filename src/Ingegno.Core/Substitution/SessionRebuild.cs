@@ -1,5 +1,6 @@
 using System.Collections.Frozen;
 using System.Collections.Immutable;
+using System.Runtime.CompilerServices;
 using System.Globalization;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
@@ -35,6 +36,7 @@ public sealed partial class SessionRebuild
     private readonly DateOnly _today;
     private readonly Practice _practice;
     private readonly IReadOnlyDictionary<int, StandingLine> _standing;
+    private readonly ConditionalWeakTable<WrittenLine, ReadIntent> _intents = [];
     private readonly Dictionary<(WrittenSession Session, int Line, LineChoice? Choice, string? Keep, string Used, string? Partners), RebuiltLine> _known = [], _fresh = [];
     private readonly Lazy<ImmutableArray<(Purchase Thing, SubstituteSearch Search)>> _withPurchases;
     private readonly ImmutableArray<(Purchase Thing, Lazy<SubstituteSearch> Search)> _purchasesAlone;
@@ -196,6 +198,9 @@ public sealed partial class SessionRebuild
         });
     }
 
+    /// <param name="Intent">Null where none can be read.</param>
+    private sealed record ReadIntent(Intent? Intent);
+
     /// <summary>A line as worked out before: fitting a session to its minutes asks for most lines again unchanged.</summary>
     private RebuiltLine Line(LineCase about, HashSet<string> used)
     {
@@ -249,8 +254,9 @@ public sealed partial class SessionRebuild
             : Fresh(about, used, written, role, intent);
     }
 
+    /// <summary>What the gym line asks hangs on nothing that is chosen here: read once.</summary>
     private Intent? GymIntent(WrittenLine line, LineCase about, Exercise written) =>
-        IntentReading.Read(line, written, _client, _anchors.For(written), _rules, GymPartners(line, written, about.Session));
+        _intents.GetValue(line, l => new(IntentReading.Read(l, written, _client, _anchors.For(written), _rules, GymPartners(l, written, about.Session)))).Intent;
 
     /// <summary>
     /// A line with a load for each set: one exercise for all of them, a dose a block. Where the loads here cannot tell the blocks apart, all

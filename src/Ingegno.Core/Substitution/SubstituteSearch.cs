@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Runtime.CompilerServices;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Effort;
@@ -27,6 +28,7 @@ public sealed class SubstituteSearch(
     private readonly StyleSpaces _styles = styles ?? new(client, rules);
     private readonly Dictionary<string, SetUpSearch.Found> _setUps = new(StringComparer.Ordinal);
     private readonly Dictionary<Pattern, Demand> _most = [];
+    private readonly ConditionalWeakTable<Intent, KnownClosest> _closest = [];
 
     /// <param name="intent">What the line asks; null where it is copied, not computed.</param>
     /// <param name="wishes">Doses a coach has fixed by hand, by exercise id.</param>
@@ -115,6 +117,22 @@ public sealed class SubstituteSearch(
     /// <summary>The closest copy of a main lift that anything here comes to.</summary>
     /// <param name="atLeast">Reached already: what comes no closer is not looked at, and this is then the answer.</param>
     public Share Closest(Exercise written, Intent intent, Share atLeast)
+    {
+        // What was found beyond a bound holds for every bound; that nothing was, for every higher one.
+        if (_closest.TryGetValue(intent, out var known) && known.Written == written.Id && (known.Found > known.Beyond || atLeast >= known.Beyond))
+        {
+            return known.Found > atLeast ? known.Found : atLeast;
+        }
+
+        var found = ClosestBeyond(written, intent, atLeast);
+        _closest.AddOrUpdate(intent, new(written.Id, atLeast, found));
+        return found;
+    }
+
+    /// <param name="Beyond">Nothing was looked at that comes no closer.</param>
+    private sealed record KnownClosest(string Written, Share Beyond, Share Found);
+
+    private Share ClosestBeyond(Exercise written, Intent intent, Share atLeast)
     {
         var best = atLeast;
         foreach (var exercise in catalogue.Exercises.Where(e => e.Pattern == written.Pattern && e.Line == written.Line))

@@ -195,9 +195,13 @@ internal static class BenchEndpoints
 
     private static BenchView View(
         ReadProgramme read, ImmutableArray<RebuiltSession> sessions, bool allGuessed, ClientProfile client, Practice practice, DateOnly today, Block? block, PlanEdit? edit) => new(
-        sessions, read.Problems, allGuessed, ProgrammeReview.Of(sessions, client, practice.Rules.Catalogue, today, block, practice.Marks),
+        [.. sessions.Select(Told)], read.Problems, allGuessed, ProgrammeReview.Of(sessions, client, practice.Rules.Catalogue, today, block, practice.Marks),
         edit is null ? [] : [.. from line in read.Programme.Sessions.SelectMany(s => s.Lines) let known = edit.LineOf(line.Number) where known is not null select new LineInForce(line.Number, known.Value)],
         edit is null ? [] : [.. edit.Gone.Select(l => new GoneLine(l.Line, l.Written, l.Prescription is { } p ? $"{p.Name}, {p.CountInWords}" : l.Written))]);
+
+    /// <summary>Every load, every curve of all that might be done instead is nine tenths of an answer and never looked at.</summary>
+    private static RebuiltSession Told(RebuiltSession session) =>
+        session with { Lines = [.. session.Lines.Select(l => l with { Alternatives = [.. l.Alternatives.Select(a => a.InShort)] })] };
 
     internal static IEnumerable<InputProblem> Problems(Block? block) =>
         block is null ? [] : BlockProblems.Of(block).Select(p => p with { Path = $"block.{p.Path}" });

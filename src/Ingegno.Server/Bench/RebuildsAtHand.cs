@@ -1,6 +1,5 @@
-using System.Text.Json;
+using System.Globalization;
 using Ingegno.Core.Plans;
-using Ingegno.Core.Quantities;
 using Ingegno.Core.Substitution;
 using Ingegno.Formats.ProgrammeText;
 using Ingegno.Server.Clients;
@@ -17,7 +16,7 @@ namespace Ingegno.Server.Bench;
 internal sealed class RebuildsAtHand : IDisposable
 {
     /// <summary>Weeks kept at once, and for how long after the last look.</summary>
-    private const int MostAtHand = 16, MinutesAtHand = 20;
+    private const int MostAtHand = 48, MinutesAtHand = 20;
 
     /// <summary>Every nudge leaves a line behind; after so many all starts anew.</summary>
     private const int MostUses = 150;
@@ -38,7 +37,7 @@ internal sealed class RebuildsAtHand : IDisposable
     internal T With<T>(BenchDraft draft, Versioned<Plan> plan, Case about, DateOnly today, Func<BenchAtHand, T> work)
     {
         string text = draft.Seen is { } seen && draft.Text == seen.Text ? plan.Value.Text : draft.Text;
-        string of = JsonSerializer.Serialize(new { text, plan.Version, about.Profile, about.Profile.Learned, about.Home, about.Practice, today }, TradeJson.Options);
+        string of = string.Create(CultureInfo.InvariantCulture, $"{plan.Version} {about.Stamp} {today:O} {text}");
         if (_atHand.Get<AtHand>(about.Place.Id) is not { } known || known.Of != of || known.Uses >= MostUses)
         {
             var read = ProgrammeReading.Read(text, about.Practice, about.Profile.Unit);

@@ -1,7 +1,9 @@
+using System.Globalization;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Practices;
+using Ingegno.Server.Log;
 using Ingegno.Storage;
 
 namespace Ingegno.Server.Clients;
@@ -11,6 +13,9 @@ namespace Ingegno.Server.Clients;
 /// <param name="Places">All of the client; the one in use first.</param>
 internal sealed record Case(StoredClient Client, StoredPlace Place, IReadOnlyList<StoredPlace> Places, Practice Practice)
 {
+    /// <summary>Changes whenever client, lessons, the place or the practice do.</summary>
+    internal required string Stamp { get; init; }
+
     internal HouseRules Rules => Practice.Rules;
 
     internal ClientProfile Profile => Client.Profile;
@@ -26,7 +31,7 @@ internal sealed record Case(StoredClient Client, StoredPlace Place, IReadOnlyLis
 }
 
 /// <summary>Reads client, places and practice together.</summary>
-internal sealed class Cases(Storage.Clients clients, Places places, Storage.Practices practices, Lessons lessons)
+internal sealed class Cases(Storage.Clients clients, Places places, Storage.Practices practices, Lessons lessons, Learner learner)
 {
     /// <param name="place">Null for the place in use.</param>
     /// <returns>Null when the coach has no such client or the client no such place.</returns>
@@ -38,12 +43,18 @@ internal sealed class Cases(Storage.Clients clients, Places places, Storage.Prac
         }
 
         var all = await places.AllAsync(coach, client);
-        return all.FirstOrDefault(p => place is null || p.Id == place) is { } home
-            ? new Case(await WithLessonsAsync(coach, found), home, all, (await practices.FindAsync(coach)).Value)
-            : null;
-    }
+        if (all.FirstOrDefault(p => place is null || p.Id == place) is not { } home)
+        {
+            return null;
+        }
 
-    /// <summary>Every computation about a client starts from what the log has taught.</summary>
-    private async Task<StoredClient> WithLessonsAsync(string coach, StoredClient client) =>
-        client with { Profile = client.Profile with { Learned = (await lessons.FindAsync(coach, client.Id)).Learned } };
+        // Every computation about a client starts from what the log has taught.
+        await learner.SettledAsync(coach, client);
+        var learned = await lessons.FindAsync(coach, client);
+        var practice = await practices.FindAsync(coach);
+        return new Case(found with { Profile = found.Profile with { Learned = learned.Value.Learned } }, home, all, practice.Value)
+        {
+            Stamp = string.Create(CultureInfo.InvariantCulture, $"{client} {found.Version} {learned.Version} {home.Id} {home.Version} {practice.Version}"),
+        };
+    }
 }

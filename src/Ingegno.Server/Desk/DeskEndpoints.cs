@@ -24,7 +24,7 @@ internal static class DeskEndpoints
 {
     internal static void MapDesk(this RouteGroupBuilder api)
     {
-        api.MapGet("/desk", AllAsync).WithName("getDesk");
+        api.MapGet("/desk", AllAsync).Produces<DeskRow[]>().WithName("getDesk");
         api.MapGet("/clients/{id}/desk", FindAsync).WithName("getDeskRow");
         api.MapPost("/clients/{id}/decisions", AnswerAsync).WithName("answer");
         api.MapGet("/clients/{id}/decisions", RecordAsync).WithName("getDecisions");
@@ -33,8 +33,8 @@ internal static class DeskEndpoints
         api.MapGet("/clients/{id}/reports/{report}/photo", PhotoAsync).WithName("getReportPhoto");
     }
 
-    private static async Task<Ok<DeskRow[]>> AllAsync(ClaimsPrincipal user, DeskRows rows) =>
-        TypedResults.Ok((await rows.AllAsync(user.CoachId())).ToArray());
+    private static async Task<FileContentHttpResult> AllAsync(ClaimsPrincipal user, DeskRows rows) =>
+        TypedResults.Bytes(await rows.AllJsonAsync(user.CoachId()), "application/json");
 
     private static async Task<Results<Ok<DeskRow>, ProblemHttpResult>> FindAsync(string id, ClaimsPrincipal user, DeskRows rows) =>
         await rows.FindAsync(user.CoachId(), id) is { } row ? TypedResults.Ok(row) : Answers.Missing("client");

@@ -1,9 +1,11 @@
 using System.Collections.Concurrent;
 using System.Collections.Immutable;
+using System.Text.Json;
 using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Progression;
+using Ingegno.Core.Quantities;
 using Ingegno.Core.Substitution;
 using Ingegno.Server.Clients;
 using Ingegno.Server.Log;
@@ -40,11 +42,30 @@ public sealed record LastDecision(string Id, string Sentence, Answer Answer);
 /// </summary>
 internal sealed class DeskRows(
     DeskStamps stamps, Cases cases, Storage.Plans plans, Trainings trainings, FixtureReports reports, SetConflicts conflicts, DecisionRecords decisions, ClientLinks links,
-    TimeProvider clock)
+    Database database, TimeProvider clock)
 {
     private const int TrendLength = 12, DecisionDays = 60;
 
+    /// <summary>Days begin on a quarter of an hour everywhere.</summary>
+    private static readonly TimeSpan DaysBegin = TimeSpan.FromMinutes(15);
+
     private readonly ConcurrentDictionary<string, (string Stamp, DeskRow Row)> _known = new(StringComparer.Ordinal);
+
+    private readonly ConcurrentDictionary<string, (string Stamp, byte[] Json)> _told = new(StringComparer.Ordinal);
+
+    /// <summary>All rows as UTF-8 JSON, kept as they are sent while nothing at all was written and no day can have begun anywhere.</summary>
+    internal async Task<byte[]> AllJsonAsync(string coach)
+    {
+        string stamp = $"{database.Writings} {clock.GetUtcNow().UtcTicks / DaysBegin.Ticks}";
+        if (_told.TryGetValue(coach, out var told) && told.Stamp == stamp)
+        {
+            return told.Json;
+        }
+
+        byte[] json = JsonSerializer.SerializeToUtf8Bytes(await AllAsync(coach), TradeJson.Options);
+        _told[coach] = (stamp, json);
+        return json;
+    }
 
     /// <summary>Ranked by the worst decision that waits, then by name.</summary>
     internal async Task<IReadOnlyList<DeskRow>> AllAsync(string coach, CancellationToken stop = default)

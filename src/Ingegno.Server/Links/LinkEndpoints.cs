@@ -20,19 +20,26 @@ internal static class LinkEndpoints
 
     internal static void MapLinks(this RouteGroupBuilder api)
     {
-        api.MapGet("/link/{token}", OpenAsync).WithName("openLink");
+        api.MapGet("/link/{token}", OpenAsync).Produces<LinkView>().WithName("openLink");
         api.MapPost("/link/{token}/log", LinkLogging.LogAsync).Accepts<LinkLogForm>("application/json").WithMetadata(ReadEntryByEntry.Instance).WithName("logByLink");
         api.MapPost("/link/{token}/check", CheckAsync).WithName("checkByLink");
     }
 
-    private static async Task<Results<Ok<LinkView>, ProblemHttpResult>> OpenAsync(
-        string token, ClientLinks links, Cases cases, Trainings trainings, TimeProvider clock)
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> OpenAsync(
+        string token, ClientLinks links, LinkViews views, Cases cases, Trainings trainings, TimeProvider clock)
     {
         var (state, holder) = await links.OpenAsync(token, clock.GetUtcNow());
-        if (holder is null || await cases.FindAsync(holder.Coach, holder.Client) is not { } about
-            || await links.LastSentAsync(holder.Coach, holder.Client) is not { } sent)
+        return holder is not null && await views.FindAsync(holder, () => ViewAsync(holder, links, cases, trainings, clock)) is { } json
+            ? TypedResults.Bytes(json, "application/json")
+            : Closed(state);
+    }
+
+    /// <summary>Null while nothing was sent.</summary>
+    private static async Task<LinkView?> ViewAsync(LinkHolder holder, ClientLinks links, Cases cases, Trainings trainings, TimeProvider clock)
+    {
+        if (await cases.FindAsync(holder.Coach, holder.Client) is not { } about || await links.LastSentAsync(holder.Coach, holder.Client) is not { } sent)
         {
-            return Closed(state);
+            return null;
         }
 
         var today = about.Today(clock);
@@ -41,7 +48,7 @@ internal static class LinkEndpoints
         // The place in use comes first, whichever it was when this was sent.
         programme = programme with { Places = [.. programme.Places.OrderBy(p => p.Id == about.Place.Id ? 0 : 1)] };
         var since = today.AddDays(-DaysShown);
-        return TypedResults.Ok(new LinkView(
+        return new LinkView(
             holder.Client, HeldLines.Branched(programme, about.Rules.Catalogue), sent.SentAt, today, holder.Expires,
             [.. training.Sets.Where(s => s.On >= since)], [.. training.Notes.Where(n => n.On >= since)],
             LimitOf(programme, about.Profile, training, today, about.Rules.Catalogue),
@@ -49,7 +56,7 @@ internal static class LinkEndpoints
             [.. from line in programme.Places.SelectMany(p => p.Sessions).SelectMany(s => s.Lines).DistinctBy(l => l.Line)
                 where !training.Sets.Any(s => s.Line == line.Line || s.Exercise == line.Prescription.Exercise)
                     && about.Rules.Catalogue.Find(line.Prescription.Exercise) is { } exercise && LimitAsk.Calibrates(line.Prescription, exercise, about.Profile)
-                select line.Line]));
+                select line.Line]);
     }
 
     private static LimitSet? LimitOf(LinkProgramme programme, ClientProfile client, Training training, DateOnly today, Catalogue catalogue)

@@ -45,12 +45,13 @@ internal sealed partial class LogLessons(
     /// <summary>Works the lesson out anew and keeps its digest. Null when the coach has no such client.</summary>
     internal async Task<LogLesson?> LearnAsync(string coach, string client)
     {
+        long logged = await lessons.LoggedAsync(coach, client);
         var read = await ReadAsync(coach, client);
         if (read is not null)
         {
             try
             {
-                await lessons.SaveAsync(coach, client, Digest.Of(read.Lesson));
+                await lessons.SaveAsync(coach, client, Digest.Of(read.Lesson), logged);
             }
             catch (SqliteException trouble)
             {

@@ -35,7 +35,7 @@ internal static class ReturnEndpoints
 
         var plan = (await plans.FindAsync(coach, id)).Value;
         var programme = ProgrammeReading.Read(plan.Text, about.Practice, about.Profile.Unit).Programme;
-        var digest = await lessons.FindAsync(coach, id);
+        var digest = (await lessons.FindAsync(coach, id)).Value;
         return TypedResults.Ok(new ReturnView(
             ReturnToGym.Of(
                 programme, about.Profile, about.Rules.Catalogue, WrittenAnchors.Of(about.Profile, about.Rules.Catalogue, about.Rules, programme), about.Rules),

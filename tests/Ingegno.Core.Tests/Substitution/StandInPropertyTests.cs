@@ -114,8 +114,9 @@ public class StandInPropertyTests
             var strong = Lifting(stronger / 100.0).Line(Gym[c.Line], 3, c.Count).Chosen;
             if (weak is { Prescription.Load.Kilograms: 0 } && strong is { Prescription.Load.Kilograms: 0 })
             {
-                // By the heights of a home an easier variation may move more of the body than a harder one elsewhere.
-                bool lighter = strong.BodyMoved is not { } moves || weak.BodyMoved is not { } moved || moves < moved;
+                // By the heights of a home an easier variation may move as much of the body as a harder one elsewhere, or more; two parts in a
+                // hundred are within what straps and table edges are set to.
+                bool lighter = strong.BodyMoved is not { } moves || weak.BodyMoved is not { } moved || moves.Fraction < moved.Fraction - 0.02;
                 (lighter && Catalogue.Shipped.IsHarderThan(weak.Prescription.Exercise, strong.Prescription.Exercise))
                     .ShouldBeFalse($"{Gym[c.Line]} {c.Count}: {weak.Prescription.Name} ({weak.Class}), {stronger} % as strong {strong.Prescription.Name} ({strong.Class})");
             }
