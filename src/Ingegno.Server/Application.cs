@@ -84,14 +84,14 @@ internal static class Application
         app.UseSafeHeaders();
         app.UseSameOrigin();
         app.UseFrontEnd();
+        app.UsePlainJson();
         app.UseAuthentication();
         app.UseAuthorization();
         app.UseRateLimiter();
-        app.UseNoEmptyEntries();
 
         var api = app.MapGroup("/api");
         api.MapAccounts();
-        var signedIn = api.MapGroup("").RequireAuthorization();
+        var signedIn = api.MapGroup("").RequireAuthorization().WithChoicesChecked();
         signedIn.MapClients();
         signedIn.MapPlaces();
         signedIn.MapPractice();

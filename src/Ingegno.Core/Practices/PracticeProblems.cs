@@ -47,6 +47,10 @@ public static class PracticeProblems
         Between(rules.Reserve, 0, 6, "rules.reserve", "Repetitions left");
         Between(rules.BeginnerReserve, 1, 6, "rules.beginnerReserve", "A beginner's repetitions left");
         Between(rules.RepetitionCap, 10, 50, "rules.repetitionCap", "The most repetitions of a set");
+        Between(rules.MostAboveIntent, 0, 0.5, "rules.mostAboveIntent", "How far a load may lie above what is asked");
+        Between(rules.MostAddedSets, 0, 4, "rules.mostAddedSets", "Sets added to make up a light load");
+        Between(rules.TestSetCap, 10, 200, "rules.testSetCap", "The most repetitions of a set to the limit");
+        Between(rules.TestSetFloor, 1, 50, "rules.testSetFloor", "The fewest repetitions of a set to the limit");
         Between(rules.LongestRepetition, 3, 14, "rules.longestRepetition", "The longest repetition in seconds");
         Between(rules.SlowestLowering, 2, 10, "rules.slowestLowering", "The slowest lowering in seconds");
         Between(rules.LongestPause, 0, 10, "rules.longestPause", "The longest pause in seconds");

@@ -41,9 +41,10 @@ public static class ShrinkToFit
     /// <param name="order">Each means once, the mildest first.</param>
     /// <param name="home">For what two lines would fight over.</param>
     /// <param name="rebuild">The session with these changes made.</param>
+    /// <param name="enough">No further step is looked for; what there is so far is the answer.</param>
     public static Shrunk Into(
         Duration available, RebuiltSession session, ImmutableArray<ShrinkMeans> order, Home home, Catalogue catalogue,
-        Func<ImmutableArray<LineChange>, RebuiltSession> rebuild)
+        Func<ImmutableArray<LineChange>, RebuiltSession> rebuild, CancellationToken enough = default)
     {
         var whole = session;
         ImmutableArray<LineChange> changes = [];
@@ -51,7 +52,7 @@ public static class ShrinkToFit
         foreach (var means in order)
         {
             var refused = new HashSet<string>(StringComparer.Ordinal);
-            while (session.Whole > available && steps.Count < MostSteps
+            while (!enough.IsCancellationRequested && session.Whole > available && steps.Count < MostSteps
                 && Next(means, session, whole, home, catalogue).FirstOrDefault(s => !refused.Contains(s.Words)) is { } step)
             {
                 var with = step.Changes.Aggregate(changes, Merged);
@@ -121,12 +122,13 @@ public static class ShrinkToFit
         [
             .. session.Lines.Where(l => l.Group is null && l.Role != Role.Main && l.Added.IsEmpty && l.Chosen is { Prescription.Counts.Length: > 1 }),
         ];
-        string letter = Enumerable.Range('A', 26).Select(c => ((char)c).ToString()).First(c => session.Lines.All(l => l.Group != c && l.Written.Group != c));
+        string? letter = Enumerable.Range('A', 26).Select(c => ((char)c).ToString()).FirstOrDefault(c => session.Lines.All(l => l.Group != c && l.Written.Group != c));
         return from i in Enumerable.Range(0, alone.Length)
                from j in Enumerable.Range(i + 1, alone.Length - i - 1)
                let first = alone[i].Chosen!.Prescription
                let second = alone[j].Chosen!.Prescription
-               where catalogue[first.Exercise].Muscles.OverlapWith(catalogue[second.Exercise].Muscles).Fraction <= MostShared
+               where letter is not null
+                   && catalogue[first.Exercise].Muscles.OverlapWith(catalogue[second.Exercise].Muscles).Fraction <= MostShared
                    && SetUpNeeds.Of(first, catalogue[first.Exercise], home).Against(SetUpNeeds.Of(second, catalogue[second.Exercise], home)) is null
                let saves = ((first.Rest - Inside) * Math.Min(first.Counts.Length, second.Counts.Length)) + SessionLength.ExerciseChange
                orderby saves.Seconds descending, i, j

@@ -22,14 +22,17 @@ public static class ProgrammeReader
     /// <summary>Longest text read, in characters.</summary>
     public const int MostCharacters = 100_000;
 
+    /// <summary>Longest line read, in characters.</summary>
+    public const int LongestLine = LineReader.LongestLine;
+
     /// <summary>No name of an exercise is longer, in characters.</summary>
     private const int LongestName = 80;
 
     /// <summary>Stands before the line where a letter is still to be given.</summary>
     private const char Unlettered = '+';
 
-    /// <summary>Most exercise lines read.</summary>
-    public const int MostLines = 300;
+    /// <summary>Most exercise lines read, of all and of one session.</summary>
+    public const int MostLines = 300, MostInSession = 60;
 
     /// <param name="text">Any text; too long a one gives one problem and no sessions.</param>
     /// <param name="catalogue">For the exercise names.</param>
@@ -78,7 +81,12 @@ public static class ProgrammeReader
             }
 
             afterGap = false;
-            if (lines.Count > MostLines)
+            if (lines.Count > MostInSession)
+            {
+                return Refused($"More than {MostInSession} exercise lines in one session: give the days headings of their own, such as \"Monday\".");
+            }
+
+            if (lines.Count + sessions.Sum(s => s.Lines.Length) > MostLines)
             {
                 return Refused($"More than {MostLines} exercise lines. Paste one block, or a few sessions, at a time.");
             }

@@ -2,8 +2,6 @@ using System.Collections.Immutable;
 using System.Security.Claims;
 using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
-using Ingegno.Core.Dosing;
-using Ingegno.Core.Effort;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Plans;
 using Ingegno.Core.Practices;
@@ -26,7 +24,7 @@ namespace Ingegno.Server.Bench;
 /// <param name="Ask">Catalogue ids every line answers for: "and why not this one?"</param>
 /// <param name="Block">The weeks it is trained over; the review asks after them.</param>
 /// <param name="Seen">What the bench began with; null: the plan as it is now.</param>
-public sealed record BenchForm(string Text, ImmutableArray<LineChoice> Choices, ImmutableArray<string>? Ask = null, Block? Block = null, SeenPlan? Seen = null)
+public sealed record BenchForm(string Text, ImmutableArray<LineChoice> Choices, ImmutableArray<string>? Ask = null, Block? Block = null, SeenPlan? Seen = null) : IChoosing
 {
     internal BenchDraft Draft => new(Text, Choices, Block, Seen);
 }
@@ -57,12 +55,12 @@ public sealed record StoppedLine(int Line, string Reason);
 
 /// <summary>What to save, and the version it was made on; 0 for a first save.</summary>
 /// <param name="Seen">What the bench began with: then only what differs from it is written, and two windows meet on one line at most.</param>
-public sealed record PlanForm(string Text, ImmutableArray<LineChoice> Choices, long Version, Block? Block = null, SeenPlan? Seen = null);
+public sealed record PlanForm(string Text, ImmutableArray<LineChoice> Choices, long Version, Block? Block = null, SeenPlan? Seen = null) : IChoosing;
 
 /// <summary>The Rebuild bench.</summary>
 internal static class BenchEndpoints
 {
-    private const int MostChoices = 1000, MostAsked = 20;
+    private const int MostAsked = 20;
 
     internal static void MapBench(this RouteGroupBuilder api)
     {
@@ -80,7 +78,7 @@ internal static class BenchEndpoints
             return Answers.Missing("client");
         }
 
-        InputProblem[] problems = [.. Problems(form.Choices, about.Rules), .. Problems(form.Block)];
+        InputProblem[] problems = [.. Problems(form.Block)];
         return problems.Length > 0
             ? Answers.Invalid(problems)
             : TypedResults.Ok(Rebuild(form, await PlanAsync(user, plans, about), about, rebuilds, about.Today(clock)));
@@ -93,11 +91,6 @@ internal static class BenchEndpoints
         if (await cases.FindAsync(user.CoachId(), id) is not { } about)
         {
             return Answers.Missing("client");
-        }
-
-        if (Problems(form.Choices, about.Rules) is { Length: > 0 } problems)
-        {
-            return Answers.Invalid(problems);
         }
 
         var today = about.Today(clock);
@@ -141,17 +134,12 @@ internal static class BenchEndpoints
     private static async Task<Results<Ok<PlanView>, ValidationProblem, ProblemHttpResult>> SaveAsync(
         string id, PlanForm form, ClaimsPrincipal user, Cases cases, PlanCommands commands, CancellationToken stop)
     {
-        if (form.Text.Length > ProgrammeReader.MostCharacters)
-        {
-            return Answers.Invalid([new("text", $"The text is too long: at most {ProgrammeReader.MostCharacters:N0} characters.")]);
-        }
-
         if (await cases.FindAsync(user.CoachId(), id) is not { } about)
         {
             return Answers.Missing("client");
         }
 
-        InputProblem[] problems = [.. Problems(form.Choices, about.Rules), .. Problems(form.Block)];
+        InputProblem[] problems = [.. Problems(form.Block)];
         if (problems.Length > 0)
         {
             return Answers.Invalid(problems);
@@ -205,47 +193,4 @@ internal static class BenchEndpoints
 
     internal static IEnumerable<InputProblem> Problems(Block? block) =>
         block is null ? [] : BlockProblems.Of(block).Select(p => p with { Path = $"block.{p.Path}" });
-
-    internal static InputProblem[] Problems(ImmutableArray<LineChoice> choices, HouseRules rules) =>
-        choices.Length > MostChoices
-            ? [new("choices", $"More than {MostChoices} choices: rebuild the session anew.")]
-            : [.. choices.SelectMany((choice, i) => Problems(choice, rules, $"choices[{i}]"))];
-
-    private static IEnumerable<InputProblem> Problems(LineChoice choice, HouseRules rules, string path)
-    {
-        if (choice.Load is { } load && !(load.Kilograms is >= -200 and <= 500))
-        {
-            yield return new(path + ".load", "A load lies between -200 (taken off by a band or foot) and 500 kg.");
-        }
-
-        if (choice.Repetitions is < 1 or > 100)
-        {
-            yield return new(path + ".repetitions", "Give 1 to 100 repetitions.");
-        }
-
-        if (choice.Rest is { } rest && !(rest.Seconds is >= 0 and <= 1800))
-        {
-            yield return new(path + ".rest", "A rest lasts up to 30 minutes.");
-        }
-
-        if (choice.Group is { Length: > 1 })
-        {
-            yield return new(path + ".group", "A group is one letter, or empty for a line that stands alone.");
-        }
-
-        if (choice.Sets is < 1 or > 20)
-        {
-            yield return new(path + ".sets", "Give 1 to 20 sets.");
-        }
-
-        if (choice.Pulses is < 0 or > RepetitionStyle.MostPulses)
-        {
-            yield return new(path + ".pulses", $"0 to {RepetitionStyle.MostPulses} pulses a repetition.");
-        }
-
-        if (choice.Tempo is { } tempo && !rules.Allows(tempo))
-        {
-            yield return new(path + ".tempo", $"{tempo} is outside the house rules: at most {rules.LongestRepetition} s a repetition.");
-        }
-    }
 }

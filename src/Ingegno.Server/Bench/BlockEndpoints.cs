@@ -26,7 +26,10 @@ public sealed record TemplateOffer(string Id, string Name, string Words, int Ses
 /// <summary>A week to be trained on other days.</summary>
 /// <param name="Sessions">1 to 6; not asked where every second day is trained.</param>
 /// <param name="Choices">Made by hand on its lines; they follow them.</param>
-public sealed record SpreadForm(string Text, int Sessions, bool EverySecondDay, ImmutableArray<LineChoice>? Choices = null);
+public sealed record SpreadForm(string Text, int Sessions, bool EverySecondDay, ImmutableArray<LineChoice>? Choices = null) : IChoosing
+{
+    ImmutableArray<LineChoice> IChoosing.Choices => Choices ?? [];
+}
 
 /// <summary>Weeks ahead, and programmes for those who have none.</summary>
 internal static class BlockEndpoints
@@ -51,7 +54,7 @@ internal static class BlockEndpoints
             return Answers.Invalid([new("block", "Give the block phases, or a number of weeks after which it is looked at again.")]);
         }
 
-        InputProblem[] problems = [.. BenchEndpoints.Problems(form.Choices, about.Rules), .. BenchEndpoints.Problems(block)];
+        InputProblem[] problems = [.. BenchEndpoints.Problems(block)];
         if (problems.Length > 0)
         {
             return Answers.Invalid(problems);

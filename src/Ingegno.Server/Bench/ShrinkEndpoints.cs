@@ -17,7 +17,7 @@ namespace Ingegno.Server.Bench;
 /// <summary>A session that has to fit.</summary>
 /// <param name="Session">Place of the session, from 0.</param>
 /// <param name="Minutes">There are, warm-up and cool-down counted.</param>
-public sealed record ShrinkForm(string Text, ImmutableArray<LineChoice> Choices, int Session, int Minutes, SeenPlan? Seen = null);
+public sealed record ShrinkForm(string Text, ImmutableArray<LineChoice> Choices, int Session, int Minutes, SeenPlan? Seen = null) : IChoosing;
 
 /// <summary>A session made to fit, and what was done for it.</summary>
 /// <param name="Session">As the client would train it.</param>
@@ -27,10 +27,13 @@ public sealed record ShrinkView(ImmutableArray<string> Steps, ImmutableArray<Lin
 /// <summary>Fits a session into 20, 30 or 45 minutes, for good or for today.</summary>
 internal static class ShrinkEndpoints
 {
+    /// <summary>A session of a dozen lines takes tenths of a second.</summary>
+    private static readonly TimeSpan Longest = TimeSpan.FromSeconds(3);
+
     internal static void MapShrink(this RouteGroupBuilder api) => api.MapPost("/clients/{id}/shrink", ShrinkAsync).WithName("shrinkSession");
 
     private static async Task<Results<Ok<ShrinkView>, ValidationProblem, ProblemHttpResult>> ShrinkAsync(
-        string id, ShrinkForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans, TimeProvider clock)
+        string id, ShrinkForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans, TimeProvider clock, CancellationToken stop)
     {
         if (await cases.FindAsync(user.CoachId(), id) is not { } about)
         {
@@ -42,19 +45,16 @@ internal static class ShrinkEndpoints
             return Answers.Invalid([new("minutes", "A session takes 5 to 240 minutes.")]);
         }
 
-        if (BenchEndpoints.Problems(form.Choices, about.Rules) is { Length: > 0 } problems)
-        {
-            return Answers.Invalid(problems);
-        }
-
-        return Fit(about, (await BenchEndpoints.PlanAsync(user, plans, about)).Value, form, about.Today(clock)) is { } fitted
+        return Fit(about, (await BenchEndpoints.PlanAsync(user, plans, about)).Value, form, about.Today(clock), stop) is { } fitted
             ? TypedResults.Ok(fitted)
             : Answers.Invalid([new InputProblem("session", "That session is not in the text any more.")]);
     }
 
     /// <returns>Null where the text has no such session.</returns>
-    internal static ShrinkView? Fit(Case about, Plan plan, ShrinkForm form, DateOnly today)
+    internal static ShrinkView? Fit(Case about, Plan plan, ShrinkForm form, DateOnly today, CancellationToken stop)
     {
+        using var enough = CancellationTokenSource.CreateLinkedTokenSource(stop);
+        enough.CancelAfter(Longest);
         // Warm-up and cool-down shrink with the time there is.
         var client = about.Profile with { SessionMinutes = form.Minutes };
         var bench = PlanCommands.BenchOf(about, today, client);
@@ -69,7 +69,7 @@ internal static class ShrinkEndpoints
         var rebuild = bench.RebuildAt(edit, new ClientPlace(about.Place.Id, about.Home));
         var shrunk = ShrinkToFit.Into(
             Duration.FromMinutes(form.Minutes), rebuild.Rebuild(written, choices), about.Rules.ShrinkOrder, about.Home, about.Rules.Catalogue,
-            changes => rebuild.Rebuild(written, LineChanges.On(choices, changes, edit.Programme)));
+            changes => rebuild.Rebuild(written, LineChanges.On(choices, changes, edit.Programme)), enough.Token);
         return new ShrinkView(shrunk.Steps, shrunk.Changes, LaidSession.Of(shrunk.Session, edit.LineOf), shrunk.Fits);
     }
 }

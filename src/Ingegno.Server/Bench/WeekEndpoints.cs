@@ -20,11 +20,11 @@ public sealed record WeekSearch(string Words);
 
 /// <summary>The week with one thing more than the home has.</summary>
 /// <param name="Offer">Id of one of the offers for the client.</param>
-public sealed record UnlockForm(string Text, ImmutableArray<LineChoice> Choices, string Offer);
+public sealed record UnlockForm(string Text, ImmutableArray<LineChoice> Choices, string Offer) : IChoosing;
 
 /// <summary>What to buy for a sum.</summary>
 /// <param name="Tried">Offers tried alone, with their gains.</param>
-public sealed record BasketForm(string Text, ImmutableArray<LineChoice> Choices, decimal Budget, ImmutableArray<TriedOffer> Tried);
+public sealed record BasketForm(string Text, ImmutableArray<LineChoice> Choices, decimal Budget, ImmutableArray<TriedOffer> Tried) : IChoosing;
 
 /// <summary>A basket within the budget.</summary>
 /// <param name="Together">The week solved with all of it: less than the sum where two things would fill the same line. Its offer is the whole basket.</param>

@@ -128,7 +128,7 @@ internal static class RosterEndpoints
                 var before = by;
                 var shrunk = ShrinkToFit.Into(
                     Duration.FromMinutes(minutes), rebuild.Rebuild(session, before), about.Rules.ShrinkOrder, about.Home, about.Rules.Catalogue,
-                    with => rebuild.Rebuild(session, LineChanges.On(before, with, programme)));
+                    with => rebuild.Rebuild(session, LineChanges.On(before, with, programme)), stop);
                 by = LineChanges.On(before, shrunk.Changes, programme);
             }
 

@@ -22,7 +22,12 @@ namespace Ingegno.Server.Engine;
 /// <param name="Marks">Where the review speaks up; null for the usual ones.</param>
 public sealed record CaseForm(
     ClientProfile Client, Home Home, string Programme, ImmutableArray<LineChoice>? Choices = null, HouseRules? Rules = null, DateOnly? On = null,
-    Block? Block = null, ReviewThresholds? Marks = null);
+    Block? Block = null, ReviewThresholds? Marks = null) : IChoosing
+{
+    string IChoosing.Text => Programme;
+
+    ImmutableArray<LineChoice> IChoosing.Choices => Choices ?? [];
+}
 
 /// <summary>A plan to be reviewed.</summary>
 /// <param name="Home">Null reviews it as written; else as rebuilt for this home, against what was written.</param>

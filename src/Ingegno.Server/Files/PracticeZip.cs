@@ -119,9 +119,9 @@ internal static class PracticeZip
     {
         try
         {
-            if (EmptyEntries.FirstIn(json) is { } empty)
+            if (PlainJson.FirstIn(json) is { } problem)
             {
-                return (null, new(path.Length > 0 ? $"{path}: {empty}" : empty, "This entry is empty: fill it in or leave it out."));
+                return (null, path.Length > 0 ? problem with { Path = $"{path}: {problem.Path}" } : problem);
             }
 
             using var stream = new MemoryStream(json, writable: false);

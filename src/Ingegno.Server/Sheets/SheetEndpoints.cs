@@ -135,6 +135,6 @@ internal sealed class SheetWriter(Cases cases, Storage.Plans plans, Trainings tr
     private static ShrinkView Shrink(Case about, Versioned<Plan> stored, int session, int minutes, DateOnly today)
     {
         var plan = stored.At(about.Place.Id);
-        return ShrinkEndpoints.Fit(about, plan.Value, new(plan.Value.Text, plan.Value.Choices, session, minutes), today)!;
+        return ShrinkEndpoints.Fit(about, plan.Value, new(plan.Value.Text, plan.Value.Choices, session, minutes), today, default)!;
     }
 }
