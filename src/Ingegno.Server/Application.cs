@@ -24,6 +24,7 @@ using Ingegno.Simulation;
 using Ingegno.Solving;
 using Ingegno.Storage;
 using Microsoft.AspNetCore.DataProtection;
+using Microsoft.AspNetCore.HttpOverrides;
 using Serilog;
 
 namespace Ingegno.Server;
@@ -34,13 +35,16 @@ internal static class Application
     /// <summary>Largest request taken; a pasted block is far under it.</summary>
     private const int MostRequestBytes = 2_000_000;
 
+    /// <summary>What runs then is let go; what was answered is safe.</summary>
+    private static readonly TimeSpan LongestStop = TimeSpan.FromSeconds(4);
+
     internal static void AddIngegno(this WebApplicationBuilder builder)
     {
         var settings = Settings.From(builder.Configuration);
         builder.Services.AddSingleton(settings);
         builder.Services.AddSingleton(settings.Clock);
         builder.Services.AddSingleton(new Database(settings.DatabaseFile)).AddSingleton<SharedWriting>();
-        builder.Services.AddSingleton<Coaches>().AddSingleton<Storage.Clients>().AddSingleton<Places>().AddSingleton<Storage.Practices>().AddSingleton<Cases>().AddSingleton<Storage.Plans>().AddSingleton<SetLogs>().AddSingleton<SetConflicts>();
+        builder.Services.AddSingleton<Coaches>().AddSingleton<Audit>().AddSingleton<Storage.Clients>().AddSingleton<Places>().AddSingleton<Storage.Practices>().AddSingleton<Cases>().AddSingleton<Storage.Plans>().AddSingleton<SetLogs>().AddSingleton<SetConflicts>();
         builder.Services.AddSingleton<SessionNotes>().AddSingleton<Lessons>().AddSingleton<ClientLinks>().AddSingleton<FixtureReports>().AddSingleton<DecisionRecords>().AddSingleton<DeskStamps>();
         builder.Services.AddSingleton<Trainings>().AddSingleton<PhoneCases>().AddSingleton<LinkViews>().AddSingleton<LogLessons>().AddSingleton<Learner>().AddHostedService(services => services.GetRequiredService<Learner>()).AddSingleton<Progresses>().AddSingleton<Sender>().AddSingleton<DeskRows>().AddSingleton<Answering>().AddSingleton<PlanCommands>().AddSingleton<SheetWriter>().AddSingleton<CaseFiles>().AddSingleton<RestoreAsked>().AddHostedService<DeskWarming>();
         builder.Services.AddSingleton(services => new Storage.Backups(services.GetRequiredService<Database>(), settings.BackupFolder)).AddHostedService<BackupSchedule>();
@@ -70,6 +74,7 @@ internal static class Application
                 document.Servers?.Clear();
                 return Task.CompletedTask;
             }));
+        builder.Services.Configure<HostOptions>(o => o.ShutdownTimeout = LongestStop);
         builder.WebHost.ConfigureKestrel(k =>
         {
             k.AddServerHeader = false;
@@ -79,6 +84,19 @@ internal static class Application
 
     internal static void UseIngegno(this WebApplication app)
     {
+        if (app.Services.GetRequiredService<Settings>().Proxies is { IsEmpty: false } proxies)
+        {
+            var forwarded = new ForwardedHeadersOptions { ForwardedHeaders = ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto | ForwardedHeaders.XForwardedHost };
+            forwarded.KnownIPNetworks.Clear();
+            forwarded.KnownProxies.Clear();
+            foreach (var proxy in proxies)
+            {
+                forwarded.KnownProxies.Add(proxy);
+            }
+
+            app.UseForwardedHeaders(forwarded);
+        }
+
         app.UseExceptionHandler();
         app.UseStatusCodePages();
         app.UseSafeHeaders();
@@ -91,7 +109,9 @@ internal static class Application
 
         var api = app.MapGroup("/api");
         api.MapAccounts();
-        var signedIn = api.MapGroup("").RequireAuthorization().WithChoicesChecked();
+        var signedIn = api.MapGroup("").RequireAuthorization().WithAudit().WithChoicesChecked();
+        signedIn.MapOwnAccount();
+        signedIn.MapTeam();
         signedIn.MapClients();
         signedIn.MapPlaces();
         signedIn.MapPractice();
@@ -120,6 +140,7 @@ internal static class Application
         api.MapLinkFigures();
         api.MapLinkCalendar();
         api.MapFallback(() => TypedResults.Problem(statusCode: 404, title: "There is nothing at this address."));
+        app.MapHealth();
         app.MapOpenApi();
         app.MapFallbackToFile("index.html");
     }
@@ -127,12 +148,7 @@ internal static class Application
     /// <summary>Brings the file up to date, and fills an empty one with the demo where asked.</summary>
     internal static async Task PrepareDataAsync(this WebApplication app)
     {
-        var database = app.Services.GetRequiredService<Database>();
-        database.Migrate();
-        if (app.Services.GetRequiredService<Settings>().ChecksFile && database.Damage() is { } damage)
-        {
-            throw new InvalidOperationException($"The database is damaged: {damage}. Put a backup in its place.");
-        }
+        app.Services.GetRequiredService<Database>().Migrate();
 
         await app.Services.GetRequiredService<Sender>().FinishAsync();
         await app.Services.GetRequiredService<Learner>().FindWaitingAsync();

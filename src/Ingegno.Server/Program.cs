@@ -1,9 +1,15 @@
 using Ingegno.Server;
+using Ingegno.Server.Accounts;
 using Ingegno.Server.Backups;
 
 if (DataCommands.Run(args, Console.Out) is { } done)
 {
     return done;
+}
+
+if (await AccountCommands.RunAsync(args, Console.In, Console.Out) is { } accounts)
+{
+    return accounts;
 }
 
 // A second run listens where the first did, also where the system chose the port.
@@ -14,6 +20,12 @@ while (true)
     if (addresses.Length > 0)
     {
         builder.WebHost.UseUrls(addresses);
+    }
+
+    if (DataFolder.Against(Settings.From(builder.Configuration)) is { } against)
+    {
+        Console.Error.WriteLine($"Ingegno does not start. {against}");
+        return 1;
     }
 
     builder.AddIngegno();

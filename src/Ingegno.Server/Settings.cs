@@ -1,4 +1,6 @@
+using System.Collections.Immutable;
 using System.Globalization;
+using System.Net;
 
 namespace Ingegno.Server;
 
@@ -19,8 +21,9 @@ internal enum DemoKind
 /// <param name="Demo">Fill an empty database with the demo.</param>
 /// <param name="Clock">The time; fixed in tests.</param>
 /// <param name="PublicUrl">Where a client's phone reaches this server; without a slash at the end.</param>
+/// <param name="Proxies">Whose word on the client's address and on TLS is taken; nobody else's is.</param>
 /// <param name="ChecksFile">Read the whole database through at the start, and do not start on one that is damaged.</param>
-internal sealed record Settings(string DataFolder, DemoKind Demo, TimeProvider Clock, string PublicUrl, bool ChecksFile)
+internal sealed record Settings(string DataFolder, DemoKind Demo, TimeProvider Clock, string PublicUrl, bool ChecksFile, ImmutableArray<IPAddress> Proxies)
 {
     internal string DatabaseFile => Path.Combine(DataFolder, "ingegno.db");
 
@@ -32,7 +35,8 @@ internal sealed record Settings(string DataFolder, DemoKind Demo, TimeProvider C
     /// INGEGNO_DATA (folder, default ./data), INGEGNO_DEMO (1 fills an empty database, "members" leaves the weeks they trained
     /// out), INGEGNO_NOW (an ISO 8601
     /// instant the clock starts at, for tests), INGEGNO_PUBLIC_URL (what links begin with), INGEGNO_CHECK_FILE (1 reads the database through
-    /// before it is used).
+    /// before it is used), INGEGNO_PROXIES (addresses of the reverse proxies in front, parted by commas), PORT (in links where no public
+    /// address is given).
     /// </summary>
     internal static Settings From(IConfiguration configuration) => new(
         configuration["INGEGNO_DATA"] ?? "data",
@@ -40,8 +44,13 @@ internal sealed record Settings(string DataFolder, DemoKind Demo, TimeProvider C
         configuration["INGEGNO_NOW"] is { Length: > 0 } now
             ? new ShiftedClock(DateTimeOffset.Parse(now, CultureInfo.InvariantCulture))
             : TimeProvider.System,
-        (configuration["INGEGNO_PUBLIC_URL"] ?? "http://127.0.0.1:5080").TrimEnd('/'),
-        configuration["INGEGNO_CHECK_FILE"] == "1");
+        (configuration["INGEGNO_PUBLIC_URL"] ?? $"http://127.0.0.1:{configuration["PORT"] ?? "5080"}").TrimEnd('/'),
+        configuration["INGEGNO_CHECK_FILE"] == "1",
+        [.. (configuration["INGEGNO_PROXIES"] ?? "").Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(Proxy)]);
+
+    private static IPAddress Proxy(string text) => IPAddress.TryParse(text, out var address)
+        ? address
+        : throw new InvalidOperationException($"INGEGNO_PROXIES names \"{text}\", which is no address: give addresses such as 10.0.0.2, parted by commas.");
 
     /// <summary>The system's clock set to another start.</summary>
     private sealed class ShiftedClock(DateTimeOffset start) : TimeProvider

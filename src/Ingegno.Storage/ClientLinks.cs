@@ -1,7 +1,4 @@
 using System.Data.Common;
-using System.Globalization;
-using System.Security.Cryptography;
-using System.Text;
 using System.Text.Json;
 using Dapper;
 
@@ -49,13 +46,13 @@ public sealed class ClientLinks(Database database)
     public Task<string> SendAsync(string coach, string client, Sending sending, DateTimeOffset expires, Writing? within = null) =>
         Writing.WithinAsync(database, within, async (connection, transaction) =>
         {
-            string token = NewToken();
+            string token = Token.New();
             await connection.ExecuteAsync(
                 """
                 INSERT INTO sending (id, coach_id, client_id, sent_at, plan_version, sentence, document)
                 VALUES (@Id, @coach, @client, @at, @PlanVersion, @Sentence, @Document)
                 """,
-                new { sending.Id, coach, client, at = Text(sending.SentAt), sending.PlanVersion, sending.Sentence, sending.Document },
+                new { sending.Id, coach, client, at = Token.Text(sending.SentAt), sending.PlanVersion, sending.Sentence, sending.Document },
                 transaction);
             await KeepAsync(connection, transaction, coach, client, token, LinkPurpose.Training, sending.SentAt, expires);
             await connection.BumpAsync(coach, client, transaction);
@@ -67,7 +64,7 @@ public sealed class ClientLinks(Database database)
     public Task<string> MintAsync(string coach, string client, LinkPurpose purpose, DateTimeOffset now, DateTimeOffset expires) =>
         Writing.WithinAsync(database, null, async (connection, transaction) =>
         {
-            string token = NewToken();
+            string token = Token.New();
             await KeepAsync(connection, transaction, coach, client, token, purpose, now, expires);
             await connection.BumpAsync(coach, client, transaction);
             return token;
@@ -82,9 +79,9 @@ public sealed class ClientLinks(Database database)
                 id = Guid.CreateVersion7().ToString(),
                 coach,
                 client,
-                hash = Hash(token),
-                at = Text(at),
-                expires = Text(expires),
+                hash = Token.Hash(token),
+                at = Token.Text(at),
+                expires = Token.Text(expires),
                 purpose = Name(purpose),
             },
             transaction);
@@ -100,26 +97,26 @@ public sealed class ClientLinks(Database database)
         await using var connection = database.Open();
         var row = await connection.QuerySingleOrDefaultAsync<LinkRow>(
             "SELECT coach_id AS Coach, client_id AS Client, expires_at AS ExpiresAt, revoked_at AS RevokedAt, purpose AS Purpose FROM link WHERE token_hash = @hash",
-            new { hash = Hash(token) });
+            new { hash = Token.Hash(token) });
         if (row is not null && calendar != (row.Purpose == Name(LinkPurpose.Calendar)))
         {
             row = null;
         }
 
-        if (row is null || row.RevokedAt is not null || Time(row.ExpiresAt) < now)
+        if (row is null || row.RevokedAt is not null || Token.Time(row.ExpiresAt) < now)
         {
             return (row is null ? LinkState.Unknown : row.RevokedAt is not null ? LinkState.Revoked : LinkState.Expired, null);
         }
 
         // Written once a day at most: every set that is logged is a use.
-        var expires = Time(row.ExpiresAt);
+        var expires = Token.Time(row.ExpiresAt);
         if (expires < now.AddDays(DaysAfterUse - 1))
         {
             expires = now.AddDays(DaysAfterUse);
             await Writing.WithinAsync(database, null, async (writer, transaction) =>
             {
                 await writer.ExecuteAsync(
-                    "UPDATE link SET expires_at = @expires WHERE token_hash = @hash AND revoked_at IS NULL", new { expires = Text(expires), hash = Hash(token) }, transaction);
+                    "UPDATE link SET expires_at = @expires WHERE token_hash = @hash AND revoked_at IS NULL", new { expires = Token.Text(expires), hash = Token.Hash(token) }, transaction);
                 await writer.BumpAsync(row.Coach, row.Client, transaction);
                 return true;
             });
@@ -137,7 +134,7 @@ public sealed class ClientLinks(Database database)
             SELECT (SELECT id FROM sending WHERE coach_id = @coach AND client_id = @client ORDER BY sent_at DESC, id DESC LIMIT 1),
                 (SELECT min(made_at) FROM link WHERE coach_id = @coach AND client_id = @client)
             """,
-            new { coach, client }) is ({ } sent, { } made) ? (sent, Time(made)) : null;
+            new { coach, client }) is ({ } sent, { } made) ? (sent, Token.Time(made)) : null;
     }
 
     /// <summary>Whether a version was kept as sent: what was prepared to be posted with it then goes.</summary>
@@ -160,7 +157,7 @@ public sealed class ClientLinks(Database database)
             WHERE coach_id = @coach AND client_id = @client ORDER BY sent_at DESC, id DESC LIMIT @most
             """,
             new { coach, client, most });
-        return [.. rows.Select(row => new Sending(row.Id, Time(row.SentAt), row.PlanVersion, row.Sentence, row.Document))];
+        return [.. rows.Select(row => new Sending(row.Id, Token.Time(row.SentAt), row.PlanVersion, row.Sentence, row.Document))];
     }
 
     /// <summary>How many links of the client still open.</summary>
@@ -169,7 +166,7 @@ public sealed class ClientLinks(Database database)
         await using var connection = database.Open();
         return await connection.ExecuteScalarAsync<int>(
             "SELECT count(*) FROM link WHERE coach_id = @coach AND client_id = @client AND revoked_at IS NULL AND expires_at >= @now",
-            new { coach, client, now = Text(now) });
+            new { coach, client, now = Token.Text(now) });
     }
 
     /// <summary>When the last of the client's links closes or did; null where none is left that the coach has not closed.</summary>
@@ -177,7 +174,7 @@ public sealed class ClientLinks(Database database)
     {
         await using var connection = database.Open();
         return await connection.ExecuteScalarAsync<string?>(
-            "SELECT max(expires_at) FROM link WHERE coach_id = @coach AND client_id = @client AND revoked_at IS NULL AND purpose <> 'calendar'", new { coach, client }) is { } ends ? Time(ends) : null;
+            "SELECT max(expires_at) FROM link WHERE coach_id = @coach AND client_id = @client AND revoked_at IS NULL AND purpose <> 'calendar'", new { coach, client }) is { } ends ? Token.Time(ends) : null;
     }
 
     /// <summary>Closes every link of the client.</summary>
@@ -186,18 +183,8 @@ public sealed class ClientLinks(Database database)
         {
             await connection.ExecuteAsync(
                 "UPDATE link SET revoked_at = @now WHERE coach_id = @coach AND client_id = @client AND revoked_at IS NULL",
-                new { coach, client, now = Text(now) }, transaction);
+                new { coach, client, now = Token.Text(now) }, transaction);
             await connection.BumpAsync(coach, client, transaction);
             return true;
         });
-
-    /// <summary>128 random bits, safe in an address.</summary>
-    private static string NewToken() =>
-        Convert.ToBase64String(RandomNumberGenerator.GetBytes(16)).TrimEnd('=').Replace('+', '-').Replace('/', '_');
-
-    private static string Hash(string token) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(token)));
-
-    private static string Text(DateTimeOffset time) => time.UtcDateTime.ToString("O", CultureInfo.InvariantCulture);
-
-    private static DateTimeOffset Time(string text) => DateTimeOffset.Parse(text, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal);
 }

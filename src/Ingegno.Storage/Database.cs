@@ -97,7 +97,28 @@ public sealed class Database : IDisposable
     {
         using var connection = Open();
         var known = Assembly.GetExecutingAssembly().GetManifestResourceNames().Append(CodeName).ToHashSet(StringComparer.Ordinal);
+        if (!connection.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM sqlite_master WHERE name = 'SchemaVersions')"))
+        {
+            return null;
+        }
+
         return connection.Query<string>("SELECT ScriptName FROM SchemaVersions").Where(script => !known.Contains(script)).Max();
+    }
+
+    /// <summary>Another program is writing and does not let go.</summary>
+    public bool IsLocked()
+    {
+        using var connection = new SqliteConnection(new SqliteConnectionStringBuilder(_connectionString) { DefaultTimeout = 1, Pooling = false }.ToString());
+        connection.Open();
+        try
+        {
+            connection.Execute("BEGIN IMMEDIATE; ROLLBACK");
+            return false;
+        }
+        catch (SqliteException busy) when (busy.SqliteErrorCode == 5)
+        {
+            return true;
+        }
     }
 
     /// <summary>The first damage SQLite finds when it reads the whole file, references between rows too; null where it is whole.</summary>

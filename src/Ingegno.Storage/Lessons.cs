@@ -42,14 +42,17 @@ public sealed class Lessons(Database database)
     }
 
     /// <param name="logged">How often the log had been changed that it was learned from; what was learned of a longer one stays.</param>
-    public Task SaveAsync(string coach, string client, Digest digest, long logged) =>
-        Writing.WithinAsync(database, null, async (connection, transaction) => await connection.ExecuteAsync(
+    public async Task SaveAsync(string coach, string client, Digest digest, long logged)
+    {
+        Audit.Begin(null);
+        await Writing.WithinAsync(database, null, (connection, transaction) => connection.ExecuteAsync(
             """
             INSERT INTO learned (client_id, coach_id, document, logged) SELECT id, coach_id, @document, @logged FROM client WHERE id = @client AND coach_id = @coach
             ON CONFLICT (client_id) DO UPDATE SET document = excluded.document, logged = excluded.logged, row_version = row_version + 1
             WHERE excluded.logged >= learned.logged
             """,
             new { coach, client, document = JsonSerializer.Serialize(digest, TradeJson.Options), logged }, transaction));
+    }
 
     /// <summary>Whose log was changed and not learned from since.</summary>
     public async Task<IReadOnlyList<(string Coach, string Client)>> WaitingAsync()

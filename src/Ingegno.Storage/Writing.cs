@@ -47,6 +47,7 @@ public sealed class Writing : IAsyncDisposable
     /// <summary>Keeps them, and ends the turn: others may write from here on.</summary>
     public async Task CommitAsync()
     {
+        Audit.Write(_connection, _transaction);
         await _transaction.CommitAsync();
         _database.Written();
         await DisposeAsync();

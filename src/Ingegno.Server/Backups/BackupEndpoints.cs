@@ -27,18 +27,13 @@ internal static class BackupEndpoints
 {
     internal static void MapBackups(this RouteGroupBuilder api)
     {
-        var owner = api.MapGroup("/backups").AddEndpointFilter(OnlyOwnerAsync);
+        // A backup holds every coach's clients.
+        var owner = api.MapGroup("/backups").AddEndpointFilter(OwnerOnly.Filter("backup"));
         owner.MapGet("", All).WithName("getBackups");
         owner.MapPost("", Take).WithName("takeBackup");
         owner.MapGet("/{name}", LookAsync).WithName("getBackup");
         owner.MapPost("/{name}/restore", Restore).WithName("restoreBackup");
     }
-
-    /// <summary>A backup holds every coach's clients.</summary>
-    private static async ValueTask<object?> OnlyOwnerAsync(EndpointFilterInvocationContext context, EndpointFilterDelegate next) =>
-        await context.HttpContext.RequestServices.GetRequiredService<Coaches>().OwnerAsync() == context.HttpContext.User.CoachId()
-            ? await next(context)
-            : Answers.Missing("backup");
 
     private static Ok<BackupView[]> All(Storage.Backups backups) => TypedResults.Ok(backups.All().Select(View).ToArray());
 

@@ -134,6 +134,11 @@ internal static class BenchEndpoints
     private static async Task<Results<Ok<PlanView>, ValidationProblem, ProblemHttpResult>> SaveAsync(
         string id, PlanForm form, ClaimsPrincipal user, Cases cases, PlanCommands commands, CancellationToken stop)
     {
+        if (form.Text.Length > ProgrammeReader.MostCharacters)
+        {
+            return Answers.Invalid([new("text", $"The text is too long: at most {ProgrammeReader.MostCharacters:N0} characters.")]);
+        }
+
         if (await cases.FindAsync(user.CoachId(), id) is not { } about)
         {
             return Answers.Missing("client");

@@ -9,15 +9,13 @@ using Ingegno.Server.Web;
 
 namespace Ingegno.Server.Bench;
 
-/// <summary>A form with a programme as typed and what was chosen on it by hand, whatever is asked of it.</summary>
+/// <summary>A form with what was chosen by hand on a programme, whatever is asked of it; too long a text is told by the reader, in its place.</summary>
 internal interface IChoosing
 {
-    string Text { get; }
-
     ImmutableArray<LineChoice> Choices { get; }
 }
 
-/// <summary>Text and choices are held against the same bounds on every route that takes them.</summary>
+/// <summary>Choices are held against the same bounds on every route that takes them.</summary>
 internal static class Choosing
 {
     private const int MostChoices = 1000;
@@ -44,8 +42,7 @@ internal static class Choosing
     }
 
     private static IEnumerable<InputProblem> Problems(IChoosing form, HouseRules rules) =>
-        form.Text.Length > ProgrammeReader.MostCharacters ? [new("text", $"The text is too long: at most {ProgrammeReader.MostCharacters:N0} characters.")]
-        : form.Choices.IsDefault ? [new("choices", "Send the choices made by hand, an empty list for none.")]
+        form.Choices.IsDefault ? [new("choices", "Send the choices made by hand, an empty list for none.")]
         : form.Choices.Length > MostChoices ? [new("choices", $"More than {MostChoices} choices: rebuild the session anew.")]
         : form.Choices.SelectMany((choice, i) => Problems(choice, rules, $"choices[{i}]"));
 

@@ -10,7 +10,6 @@ using Ingegno.Server.Links;
 using Ingegno.Server.Log;
 using Ingegno.Server.Plans;
 using Ingegno.Storage;
-using Microsoft.AspNetCore.Identity;
 
 namespace Ingegno.Server.Demo;
 
@@ -20,7 +19,7 @@ namespace Ingegno.Server.Demo;
 /// </summary>
 internal sealed class DemoData(
     Coaches coaches, Storage.Clients clients, Places places, Storage.Plans plans, PlanCommands commands, SetLogs logs, LogLessons lessons, Cases cases, DeskRows desk, Sender sender,
-    IPasswordHasher<Coach> hasher, TimeProvider clock)
+    Passwords passwords, TimeProvider clock)
 {
     internal const string Email = "coach@lockside.example", Password = "floor-torn-up";
 
@@ -37,7 +36,7 @@ internal sealed class DemoData(
             return;
         }
 
-        var coach = AccountEndpoints.New("Ilse Vandermolen", Email, Password, hasher);
+        var coach = AccountEndpoints.New(new("Ilse Vandermolen", Email, Password), passwords);
         await coaches.AddAsync(coach, clock.GetUtcNow(), onlyFirst: true);
         var assembly = typeof(DemoData).Assembly;
         foreach (string name in assembly.GetManifestResourceNames().Where(n => n.StartsWith("demo/", StringComparison.Ordinal)).Order())

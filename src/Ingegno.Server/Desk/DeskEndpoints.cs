@@ -87,11 +87,11 @@ internal static class DeskEndpoints
         : answered.Problem is { } problem ? TypedResults.Problem(statusCode: 422, title: "Nothing was changed.", detail: problem)
         : TypedResults.Ok((await rows.FindAsync(coach, client))!);
 
-    private static async Task<Ok<DecisionView[]>> RecordAsync(string id, ClaimsPrincipal user, DecisionRecords records) =>
-        TypedResults.Ok((await records.OfClientAsync(user.CoachId(), id)).Select(d => new DecisionView(d.Id, d.At, d.Sentence, d.Answer, d.Undone)).ToArray());
+    private static async Task<Results<Ok<DecisionView[]>, ProblemHttpResult>> RecordAsync(string id, ClaimsPrincipal user, Storage.Clients clients, DecisionRecords records) =>
+        await clients.FindAsync(user.CoachId(), id) is null ? Answers.Missing("client") : TypedResults.Ok((await records.OfClientAsync(user.CoachId(), id)).Select(d => new DecisionView(d.Id, d.At, d.Sentence, d.Answer, d.Undone)).ToArray());
 
-    private static async Task<Ok<ReportView[]>> ReportsAsync(string id, ClaimsPrincipal user, FixtureReports reports) =>
-        TypedResults.Ok((await reports.OfClientAsync(user.CoachId(), id)).Select(r => new ReportView(r.Id, r.Place, r.Report, r.HasPhoto, r.Judged)).ToArray());
+    private static async Task<Results<Ok<ReportView[]>, ProblemHttpResult>> ReportsAsync(string id, ClaimsPrincipal user, Storage.Clients clients, FixtureReports reports) =>
+        await clients.FindAsync(user.CoachId(), id) is null ? Answers.Missing("client") : TypedResults.Ok((await reports.OfClientAsync(user.CoachId(), id)).Select(r => new ReportView(r.Id, r.Place, r.Report, r.HasPhoto, r.Judged)).ToArray());
 
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> PhotoAsync(string id, string report, ClaimsPrincipal user, FixtureReports reports) =>
         await reports.PhotoAsync(user.CoachId(), id, report) is { } photo ? TypedResults.File(photo, "image/jpeg") : Answers.Missing("photo");

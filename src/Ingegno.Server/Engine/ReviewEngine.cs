@@ -24,8 +24,6 @@ public sealed record CaseForm(
     ClientProfile Client, Home Home, string Programme, ImmutableArray<LineChoice>? Choices = null, HouseRules? Rules = null, DateOnly? On = null,
     Block? Block = null, ReviewThresholds? Marks = null) : IChoosing
 {
-    string IChoosing.Text => Programme;
-
     ImmutableArray<LineChoice> IChoosing.Choices => Choices ?? [];
 }
 

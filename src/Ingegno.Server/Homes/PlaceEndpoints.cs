@@ -104,8 +104,8 @@ internal static class PlaceEndpoints
                 return true;
             },
             () => !last);
-        return done is null || last
-            ? TypedResults.Problem(statusCode: 409, title: "The last place of a client stays.", detail: "Add another place first, or change this one.")
+        return done is null ? Answers.Missing("client")
+            : last ? TypedResults.Problem(statusCode: 409, title: "The last place of a client stays.", detail: "Add another place first, or change this one.")
             : TypedResults.NoContent();
     }
 

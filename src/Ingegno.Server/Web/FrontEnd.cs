@@ -32,27 +32,44 @@ internal static partial class FrontEnd
         string policy = Policy(app.Environment.WebRootFileProvider);
         app.Use((context, next) =>
         {
-            var headers = context.Response.Headers;
-            headers.ContentSecurityPolicy = policy;
-            headers.XContentTypeOptions = "nosniff";
-            headers["Referrer-Policy"] = "no-referrer";
-            headers["Cross-Origin-Opener-Policy"] = "same-origin";
-            if (context.Request.Path.StartsWithSegments("/api"))
+            // At the last moment: an error clears what was set before it.
+            context.Response.OnStarting(() =>
             {
-                headers.CacheControl = "no-store";
-            }
+                var headers = context.Response.Headers;
+                headers.ContentSecurityPolicy = policy;
+                headers.XContentTypeOptions = "nosniff";
+                headers.XFrameOptions = "DENY";
+                headers["Referrer-Policy"] = "no-referrer";
+                headers["Cross-Origin-Opener-Policy"] = "same-origin";
+                headers["Permissions-Policy"] = "camera=(self), geolocation=(), microphone=(), payment=()";
+                if (context.Request.Path.StartsWithSegments("/api"))
+                {
+                    headers.CacheControl = "no-store";
+                }
+                else if (headers.CacheControl.Count == 0)
+                {
+                    // The shell, whichever address it was asked by.
+                    headers.CacheControl = "no-cache";
+                }
 
+                return Task.CompletedTask;
+            });
             return next();
         });
     }
 
-    /// <summary>Refuses changes another site's page asks the browser to send.</summary>
-    internal static void UseSameOrigin(this WebApplication app) =>
+    /// <summary>Refuses changes another site's page asks the browser to send: by what the browser says of the page, and by the page's own origin.</summary>
+    internal static void UseSameOrigin(this WebApplication app)
+    {
+        string own = app.Services.GetRequiredService<Settings>().PublicUrl;
         app.Use((context, next) =>
         {
-            string site = context.Request.Headers["Sec-Fetch-Site"].ToString();
+            var headers = context.Request.Headers;
             bool changes = !HttpMethods.IsGet(context.Request.Method) && !HttpMethods.IsHead(context.Request.Method);
-            if (changes && site is "cross-site" or "same-site")
+            string origin = headers.Origin.ToString();
+            bool isOwn = origin.Length == 0 || origin == own
+                || (Uri.TryCreate(origin, UriKind.Absolute, out var page) && page.Authority == context.Request.Host.Value);
+            if (changes && (headers["Sec-Fetch-Site"].ToString() is "cross-site" or "same-site" || !isOwn))
             {
                 context.Response.StatusCode = StatusCodes.Status403Forbidden;
                 return Task.CompletedTask;
@@ -60,6 +77,7 @@ internal static partial class FrontEnd
 
             return next();
         });
+    }
 
     private static string Policy(IFileProvider files)
     {

@@ -26,7 +26,8 @@ internal sealed partial class PlainErrors(IProblemDetailsService problems, ILogg
         };
         if (problem is null)
         {
-            Unexpected(log, exception, context.Request.Path);
+            // The route and not the address: a link's address is the key to it.
+            Unexpected(log, exception, (context.GetEndpoint() as RouteEndpoint)?.RoutePattern.RawText ?? "no route");
             problem = new ProblemDetails
             {
                 Status = 500,
@@ -38,8 +39,8 @@ internal sealed partial class PlainErrors(IProblemDetailsService problems, ILogg
         return await problems.TryWriteAsync(new ProblemDetailsContext { HttpContext = context, ProblemDetails = problem });
     }
 
-    [LoggerMessage(LogLevel.Error, "Unexpected error at {Path}")]
-    private static partial void Unexpected(ILogger log, Exception exception, PathString path);
+    [LoggerMessage(LogLevel.Error, "Unexpected error at {Route}")]
+    private static partial void Unexpected(ILogger log, Exception exception, string route);
 
     private static HttpValidationProblemDetails Unreadable(JsonException json) =>
         new(new Dictionary<string, string[]>

@@ -10,7 +10,9 @@ export async function load({ url, depends }) {
 	if (url.pathname.startsWith('/train/')) return { session: { firstRun: false, coach: null } };
 	const session = await ask(api.GET('/api/session'));
 	const atDoor = url.pathname === '/sign-in';
-	if (!session.coach && !atDoor) redirect(307, '/sign-in?back=' + encodeURIComponent(url.pathname));
+	const invited = url.pathname.startsWith('/join/');
+	if (!session.coach && !atDoor && !invited)
+		redirect(307, '/sign-in?back=' + encodeURIComponent(url.pathname));
 	if (session.coach && atDoor) redirect(307, '/');
 	return { session };
 }

@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/join/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/link/{token}": {
         parameters: {
             query?: never;
@@ -111,6 +127,38 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["changePassword"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["endSessions"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1077,6 +1125,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/accounts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getAccounts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/accounts/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/accounts/{account}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeAccount"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/audit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getAudit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engine/load-ladder": {
         parameters: {
             query?: never;
@@ -1353,6 +1465,26 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description An account of the practice. */
+        AccountView: {
+            id: string;
+            name: string;
+            email: string;
+            /** Format: int32 */
+            clients: number;
+            /** @description Made first: invites, removes, restores. */
+            isOwner: boolean;
+        };
+        /** @description Somebody changed something. */
+        ActView: {
+            /** Format: date-time */
+            at: string;
+            coach: string;
+            /** @description Name of the route. */
+            did: string;
+            /** @description Name of the client it was about; null for nobody, or one who is not there any more. */
+            client: null | string;
+        };
         /** @description One way to do a line here, worked out whole. */
         Alternative: {
             prescription: components["schemas"]["Prescription"];
@@ -1995,6 +2127,8 @@ export interface components {
             id: string;
             name: string;
             email: string;
+            /** @description Made first: whose practice it is. */
+            isOwner: boolean;
         };
         /**
          * @description What a column of a programme holds.
@@ -2539,12 +2673,6 @@ export interface components {
              * @description Repetitions of it the forecast expects after failing the first.
              */
             expected: number;
-        };
-        /** @description What is typed to make the first account. */
-        FirstCoachForm: {
-            name: string;
-            email: string;
-            password: string;
         };
         /** @description How well a substitute stands in for a written line: seven parts, each 0.05 to 1, and their weighted geometric mean. */
         Fit: {
@@ -3120,6 +3248,13 @@ export interface components {
             anchor: components["schemas"]["StrengthAnchor"];
             /** @description What had to be assumed or does not add up, in words. */
             notes: string[];
+        };
+        /** @description An invitation, shown once. */
+        InvitationView: {
+            /** @description Whoever opens it first may make an account. */
+            address: string;
+            /** Format: date-time */
+            expires: string;
         };
         /**
          * @description A joint or region a client may report as sore and an exercise may load.
@@ -4047,6 +4182,12 @@ export interface components {
             profile: components["schemas"]["ClientProfile"];
             home: null | components["schemas"]["Home"];
         };
+        /** @description What is typed to make an account. */
+        NewCoachForm: {
+            name: string;
+            email: string;
+            password: string;
+        };
         /** @description A new place, by name; the rest is described on the survey. */
         NewPlaceForm: {
             name: string;
@@ -4251,6 +4392,12 @@ export interface components {
             /** @description Its turn in a round is before the exercise in hand. */
             comesFirst: boolean;
             time: components["schemas"]["Duration"];
+        };
+        /** @description A changed password. */
+        PasswordForm: {
+            /** @description As it was until now. */
+            current: string;
+            next: string;
         };
         /** @description Sets of a line that the plan has no more: trained all the same. */
         PastLine: {
@@ -6303,7 +6450,42 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["FirstCoachForm"];
+                "application/json": components["schemas"]["NewCoachForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CoachView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    join: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewCoachForm"];
             };
         };
         responses: {
@@ -6454,6 +6636,55 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
+            };
+        };
+    };
+    changePassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordForm"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    endSessions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -8340,6 +8571,86 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CaseFileView"];
+                };
+            };
+        };
+    };
+    getAccounts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountView"][];
+                };
+            };
+        };
+    };
+    invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvitationView"];
+                };
+            };
+        };
+    };
+    removeAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                account: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    getAudit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ActView"][];
                 };
             };
         };

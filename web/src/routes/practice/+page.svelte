@@ -6,6 +6,7 @@
 	import OwnNames from '$lib/practice/OwnNames.svelte';
 	import { RuleTrial } from '$lib/practice/ruleTrial.svelte';
 	import SchoolCards from '$lib/practice/SchoolCards.svelte';
+	import Accounts from '$lib/practice/Accounts.svelte';
 	import BackupList from '$lib/practice/BackupList.svelte';
 	import Stair from '$lib/practice/Stair.svelte';
 	import WeightBars from '$lib/practice/WeightBars.svelte';
@@ -285,6 +286,7 @@
 				{/each}
 			</details>
 			<BackupList />
+			<Accounts isOwner={data.session.coach?.isOwner ?? false} />
 		</section>
 	</main>
 	<Keys shortcuts={[]} note="Rules do not replace physicians, physiotherapists or local rules." />
