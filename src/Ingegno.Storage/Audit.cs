@@ -16,9 +16,14 @@ public sealed class Audit(Database database)
     /// <summary>From here on, whatever is written on this path of the program is this; null for what the program does of its own accord.</summary>
     public static void Begin(Act? act) => Acting.Value = act;
 
-    internal static void Write(DbConnection connection, DbTransaction transaction)
+    /// <summary>Rows changed on this connection so far; not asked where nobody acts.</summary>
+    internal static long Changes(DbConnection connection, DbTransaction transaction) =>
+        Acting.Value is null ? 0 : connection.ExecuteScalar<long>("SELECT total_changes()", transaction: transaction);
+
+    /// <param name="before">Changes when the writing began: what changed nothing, for it came too late, is nobody's doing.</param>
+    internal static void Write(DbConnection connection, DbTransaction transaction, long before)
     {
-        if (Acting.Value is { } act)
+        if (Acting.Value is { } act && Changes(connection, transaction) > before)
         {
             connection.Execute(
                 "INSERT INTO audit (at, coach_id, coach, did, client_id) VALUES (@at, @Coach, @Name, @Did, @Client)",

@@ -15,10 +15,11 @@ public sealed class Writing : IAsyncDisposable
     private readonly IDisposable _turn;
     private readonly SqliteConnection _connection;
     private readonly SqliteTransaction _transaction;
+    private readonly long _changes;
     private bool _ended;
 
     private Writing(Database database, IDisposable turn, SqliteConnection connection, SqliteTransaction transaction) =>
-        (_database, _turn, _connection, _transaction) = (database, turn, connection, transaction);
+        (_database, _turn, _connection, _transaction, _changes) = (database, turn, connection, transaction, Audit.Changes(connection, transaction));
 
     /// <summary>Waits its turn: one writes at a time, in the order they came. Only another program's write can be met after that.</summary>
     public static async Task<Writing> BeginAsync(Database database)
@@ -47,7 +48,7 @@ public sealed class Writing : IAsyncDisposable
     /// <summary>Keeps them, and ends the turn: others may write from here on.</summary>
     public async Task CommitAsync()
     {
-        Audit.Write(_connection, _transaction);
+        Audit.Write(_connection, _transaction, _changes);
         await _transaction.CommitAsync();
         _database.Written();
         await DisposeAsync();

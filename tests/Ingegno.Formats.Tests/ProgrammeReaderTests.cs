@@ -198,7 +198,9 @@ public class ProgrammeReaderTests
         var read = Read(new string('a', 200_000));
         read.Programme.Sessions.ShouldBeEmpty();
         read.Problems.ShouldHaveSingleItem().Message.ShouldContain("Paste at most");
-        Read(string.Concat(Enumerable.Repeat("Bench press 3x8\n", 2000))).Problems.ShouldHaveSingleItem().Message.ShouldContain("300");
+        Read(string.Concat(Enumerable.Repeat("Bench press 3x8\n", 2000))).Problems.ShouldHaveSingleItem().Message.ShouldContain("60");
+        string days = string.Concat(Enumerable.Range(1, 40).Select(day => $"Day {day}\n{string.Concat(Enumerable.Repeat("Bench press 3x8\n", 20))}\n"));
+        Read(days).Problems.ShouldHaveSingleItem().Message.ShouldContain("300");
     }
 
     /// <summary>Whatever is typed, reading ends, throws nothing, and every problem has a place inside the text.</summary>

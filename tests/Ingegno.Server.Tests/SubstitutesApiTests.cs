@@ -76,7 +76,8 @@ public sealed class SubstitutesApiTests(ServerHost host) : IClassFixture<ServerH
     {
         var coach = await host.CoachAsync();
         var desk = (await coach.GetFromJsonAsync<JsonNode>("/api/desk", Stop))!.AsArray();
-        string text = string.Join('\n', Enumerable.Range(0, 200).Select(i => (i % 4) switch
+        // Four days of fifty.
+        string text = string.Join('\n', Enumerable.Range(0, 200).Select(i => (i % 50 == 0 ? $"\nDay {1 + (i / 50)}\n" : "") + (i % 4) switch
         {
             0 => "Back squat 4 x 6 @ 80 %",
             1 => "Lat pulldown 3 x 12 RPE 8",

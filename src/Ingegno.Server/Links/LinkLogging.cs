@@ -10,7 +10,7 @@ namespace Ingegno.Server.Links;
 /// <summary>Takes in what a phone logged: each entry is kept, refused or asked about by itself, and what is kept is kept in one transaction.</summary>
 internal static class LinkLogging
 {
-    private const int LongestTitle = 1000;
+    private const int LongestTitle = 10_000;
 
     internal static async Task<Results<Ok<LinkLogView>, ProblemHttpResult>> LogAsync(
         string token, HttpRequest request, PhoneCases phones, SharedWriting writings, SetLogs logs, SessionNotes notes, Learner learner, TimeProvider clock)
