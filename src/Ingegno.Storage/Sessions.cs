@@ -1,4 +1,5 @@
 using Dapper;
+using Microsoft.Data.Sqlite;
 
 namespace Ingegno.Storage;
 
@@ -41,6 +42,27 @@ public sealed class Sessions(Database database)
 
     public Task EndAsync(string token) => Writing.WithinAsync(database, null, (connection, transaction) =>
         connection.ExecuteAsync("DELETE FROM session WHERE token_hash = @hash", new { hash = Token.Hash(token) }, transaction));
+
+    /// <summary>Hashes of all there are; none where the file cannot be read.</summary>
+    public IReadOnlyList<string> All()
+    {
+        try
+        {
+            using var connection = database.Open();
+            return [.. connection.Query<string>("SELECT token_hash FROM session")];
+        }
+        catch (SqliteException)
+        {
+            return [];
+        }
+    }
+
+    /// <summary>Ends those that are in a backup and were ended since.</summary>
+    public void KeepOnly(IReadOnlyList<string> open)
+    {
+        using var connection = database.Open();
+        connection.Execute("DELETE FROM session WHERE token_hash NOT IN @open", new { open });
+    }
 
     /// <param name="but">The one that goes on; null ends all.</param>
     public Task EndAllAsync(string coach, string? but = null) => Writing.WithinAsync(database, null, (connection, transaction) =>

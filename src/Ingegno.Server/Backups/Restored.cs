@@ -16,9 +16,11 @@ internal static class Restored
     /// <exception cref="RefusedBackupException">Nothing was changed.</exception>
     internal static string From(string file, Settings settings)
     {
+        IReadOnlyList<string> open = File.Exists(settings.DatabaseFile) ? new Sessions(new Database(settings.DatabaseFile)).All() : [];
         string? before = Storage.Backups.Restore(file, settings.DatabaseFile, settings.Clock.GetUtcNow());
         var database = new Database(settings.DatabaseFile);
         database.Migrate();
+        new Sessions(database).KeepOnly(open);
         int erased = new Erasing(database, settings.ErasedFile).Again();
         return $"Restored from {file}.{(before is null ? "" : $" What was there is kept: {before}.")}{(erased == 0 ? "" : $" {erased} who were erased since were taken out again.")}";
     }

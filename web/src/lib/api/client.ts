@@ -141,6 +141,8 @@ export async function ask<T>(
 	if (got.response.status === 401 && !location.pathname.startsWith('/sign-in')) {
 		location.assign('/sign-in?back=' + encodeURIComponent(location.pathname));
 	}
+	// Done, and there is nothing to show for it.
+	if (got.response.status === 204) return undefined as unknown as NonNullable<T>;
 	if (got.error !== undefined || got.data === undefined || got.data === null) {
 		const problem = (got.error ?? {}) as Problem;
 		throw new Refusal({ ...problem, status: got.response.status });

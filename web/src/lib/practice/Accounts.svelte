@@ -14,6 +14,7 @@
 	let accounts = $state.raw<AccountView[] | null>(null);
 	let acts = $state.raw<ActView[] | null>(null);
 	let invitation = $state('');
+	let invitedUntil = $state('');
 	let said = $state('');
 	let trouble = $state('');
 	let busy = $state(false);
@@ -47,7 +48,7 @@
 		doing('', async () => {
 			const made = await ask(api.POST('/api/accounts/invitations'));
 			invitation = made.address;
-			said = `Copy it now, it is not shown again. It lets one coach in, until ${shortDay(made.expires.slice(0, 10))}.`;
+			invitedUntil = shortDay(made.expires.slice(0, 10));
 		});
 	const remove = (account: AccountView) =>
 		doing(`${account.name} is removed.`, async () => {
@@ -93,7 +94,10 @@
 	{#if trouble}<p class="text-accent mt-1 text-[13px]" role="alert">{trouble}</p>{/if}
 	{#if isOwner}
 		{#if invitation}
-			<p class="mt-1 text-[12.5px] break-all select-all" aria-label="Invitation">{invitation}</p>
+			<p class="mt-1 text-[12.5px]">
+				Give this to one coach; it opens once, until {invitedUntil}, and is not shown again:
+				<b class="block break-all select-all" aria-label="Invitation">{invitation}</b>
+			</p>
 		{/if}
 		{#each accounts ?? [] as account (account.id)}
 			<div class="border-rule mt-1 flex items-center gap-3 border-t py-1 text-[13px]">

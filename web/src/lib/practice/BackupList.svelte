@@ -2,7 +2,11 @@
 	import { api, ask, messageOf, type BackupLook, type BackupView } from '$lib/api/client';
 	import { shortDay } from '$lib/units';
 
-	/** Backups: taken, looked into, restored. Nothing is restored before what would be lost was seen. */
+	/** Backups: taken, looked into, restored, by whom the practice belongs to. Nothing is restored before what would be lost was seen. */
+	interface Props {
+		isOwner: boolean;
+	}
+	let { isOwner }: Props = $props();
 	let backups = $state.raw<BackupView[] | null>(null);
 	let look = $state.raw<BackupLook | null>(null);
 	let said = $state('');
@@ -56,12 +60,14 @@
 <details
 	class="border-rule border-t py-1.5"
 	ontoggle={(event) => {
-		if (event.currentTarget.open && !backups) void list();
+		if (isOwner && event.currentTarget.open && !backups) void list();
 	}}
 >
 	<summary class="font-display cursor-pointer text-[14px] font-semibold">Backups and files</summary>
 	<div class="mt-1 flex flex-wrap gap-2">
-		<button class="btn btn-xs" disabled={busy} onclick={take}>Take a backup now</button>
+		{#if isOwner}
+			<button class="btn btn-xs" disabled={busy} onclick={take}>Take a backup now</button>
+		{/if}
 		<a class="btn btn-xs" download href="/api/files/practice.zip">The whole practice as a ZIP</a>
 		<a class="btn btn-xs" href="/clients/new">Bring clients in</a>
 	</div>

@@ -285,7 +285,7 @@
 					</div>
 				{/each}
 			</details>
-			<BackupList />
+			<BackupList isOwner={data.session.coach?.isOwner ?? false} />
 			<Accounts isOwner={data.session.coach?.isOwner ?? false} />
 		</section>
 	</main>
