@@ -71,8 +71,12 @@ public sealed partial class LinkApiTests(ServerHost host) : IClassFixture<Server
         var view = await GetAsync(host.Stranger(), $"/api/link/{token}");
         var place = view["programme"]!["places"]![0]!;
         place["toCheck"]![0]!["steps"]!.AsArray().Count.ShouldBe(4);
-        // A JPEG with a block of camera data in front of its picture.
-        byte[] jpeg = [0xFF, 0xD8, 0xFF, 0xE1, 0, 8, 1, 2, 3, 4, 5, 6, 0xFF, 0xDA, 0, 4, 1, 2, 9, 9, 0xFF, 0xD9];
+        // A JPEG with a block of camera data in front of its picture, and a second picture with its own behind it.
+        byte[] jpeg =
+        [
+            0xFF, 0xD8, 0xFF, 0xE1, 0, 8, 1, 2, 3, 4, 5, 6, 0xFF, 0xDA, 0, 4, 1, 2, 9, 9, 0xFF, 0xD9,
+            0xFF, 0xD8, 0xFF, 0xE1, 0, 4, 7, 7, 0xFF, 0xDA, 0, 4, 1, 2, 5, 5, 0xFF, 0xD9,
+        ];
         var report = new { fixture = "chair", on = "2026-11-23", steps = new[] { new { step = "Push down", held = true } } };
         var form = new { id = Guid.NewGuid(), place = place["id"]!.GetValue<string>(), report, photo = Convert.ToBase64String(jpeg) };
         (await host.Stranger().PostAsJsonAsync($"/api/link/{token}/check", form, Stop)).EnsureSuccessStatusCode();
