@@ -1,42 +1,17 @@
 // The Desk of 200 clients with two years of log behind them: node bench/desk.mjs (after dotnet build -c Release).
 // Makes a demo database in a folder of its own, grows it to about two million sets, and asks for the Desk.
-import { execFileSync, spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { grow, signIn, start, stop } from './server.mjs';
 
-const root = new URL('..', import.meta.url).pathname;
 const base = 'http://127.0.0.1:5391';
 const data = mkdtempSync(join(tmpdir(), 'ingegno-desk-'));
-
-async function start() {
-	const server = spawn('dotnet', [`${root}artifacts/bin/Ingegno.Server/release/Ingegno.Server.dll`, '--urls', base], {
-		env: { ...process.env, INGEGNO_DATA: data, INGEGNO_DEMO: '1', ASPNETCORE_WEBROOT: `${root}web/build` },
-		stdio: 'ignore'
-	});
-	for (let i = 0; i < 600; i++) {
-		try {
-			await fetch(`${base}/api/session`);
-			return server;
-		} catch {
-			await new Promise((done) => setTimeout(done, 100));
-		}
-	}
-	throw new Error('The server did not start.');
-}
-
-const stop = (server) => new Promise((done) => (server.once('exit', done), server.kill()));
-
-let server = await start();
+let server = await start(base, data);
 await stop(server);
-console.log(execFileSync('dotnet', [`${root}artifacts/bin/Ingegno.Benchmarks/release/Ingegno.Benchmarks.dll`, 'desk-data', data]).toString().trim());
-server = await start();
-const signedIn = await fetch(`${base}/api/session`, {
-	method: 'POST',
-	headers: { 'content-type': 'application/json' },
-	body: JSON.stringify({ email: 'coach@lockside.example', password: 'floor-torn-up' })
-});
-const cookie = signedIn.headers.getSetCookie().map((c) => c.split(';')[0]).join('; ');
+console.log(grow(data, 200, 10_000));
+server = await start(base, data);
+const cookie = await signIn(base);
 
 async function desk() {
 	const from = performance.now();

@@ -2,15 +2,14 @@
 //   node bench/kill.mjs [kills, default 50]
 // A phone logs sets, corrections, notes and checks with photos; a coach saves plans, answers the Desk and sends. After every kill the file is
 // checked as SQLite checks it. Ends with an error where anything acknowledged is missing, doubled or half there.
-import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { signIn, soon, start } from './server.mjs';
 
 const KILLS = Number(process.argv[2] ?? 50);
-const root = new URL('..', import.meta.url).pathname;
 const data = mkdtempSync(join(tmpdir(), 'ingegno-kill-'));
 const port = await new Promise((found) => {
 	const probe = createServer().listen(0, '127.0.0.1', () => {
@@ -23,24 +22,6 @@ const json = { 'content-type': 'application/json' };
 const QUESTIONS = ['heart', 'bloodPressure', 'chestPain', 'dizziness', 'pregnancy', 'recentSurgery', 'unexplainedJointPain'];
 /** The smallest picture that is one. */
 const PHOTO = Buffer.from([0xff, 0xd8, 0xff, 0xda, 0, 4, 1, 2, 9, 9, 0xff, 0xd9]).toString('base64');
-const soon = (ms) => new Promise((done) => setTimeout(done, ms));
-
-async function start() {
-	const server = spawn('dotnet', [`${root}artifacts/bin/Ingegno.Server/release/Ingegno.Server.dll`, '--urls', base], {
-		env: { ...process.env, INGEGNO_DATA: data, INGEGNO_DEMO: 'members', INGEGNO_CHECK_FILE: '1' },
-		stdio: 'ignore'
-	});
-	for (let i = 0; i < 1200; i++) {
-		if (server.exitCode !== null) throw new Error('The server did not start: its file is not whole.');
-		try {
-			await fetch(`${base}/api/session`);
-			return server;
-		} catch {
-			await soon(50);
-		}
-	}
-	throw new Error('The server did not start.');
-}
 
 async function ask(method, path, body, cookie) {
 	const answer = await fetch(base + path, { method, headers: { ...json, ...(cookie && { cookie }) }, body: body && JSON.stringify(body) });
@@ -53,17 +34,9 @@ async function call(method, path, body, cookie) {
 	return answer.body;
 }
 
-async function signIn() {
-	const answer = await fetch(`${base}/api/session`, {
-		method: 'POST',
-		headers: json,
-		body: JSON.stringify({ email: 'coach@lockside.example', password: 'floor-torn-up' })
-	});
-	return answer.headers.getSetCookie().map((c) => c.split(';')[0]).join('; ');
-}
-
-let server = await start();
-let cookie = await signIn();
+const restart = () => start(base, data, { INGEGNO_DEMO: 'members', INGEGNO_CHECK_FILE: '1' });
+let server = await restart();
+let cookie = await signIn(base);
 
 async function client(name) {
 	const { id } = await call(
@@ -111,7 +84,7 @@ async function stream(next, number) {
 			acts[number]++;
 		} catch {
 			await soon(20);
-			if (running) cookie = await signIn().catch(() => cookie);
+			if (running) cookie = await signIn(base).catch(() => cookie);
 		}
 	}
 }
@@ -188,13 +161,13 @@ for (let kill = 0; kill < KILLS; kill++) {
 	const gone = new Promise((done) => server.once('exit', done));
 	server.kill('SIGKILL');
 	await gone;
-	server = await start();
+	server = await restart();
 }
 await soon(300);
 running = false;
 await Promise.all(streams);
 
-cookie = await signIn();
+cookie = await signIn(base);
 const progress = await call('GET', `/api/clients/${trainee}/progress`, undefined, cookie);
 const stored = new Map(progress.lines.flatMap((l) => l.logs).map((s) => [s.id, s]));
 for (const set of sets.values()) {

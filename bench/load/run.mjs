@@ -2,11 +2,11 @@
 // Every row is asked for by twenty connections without a pause, while one more asks for the bare session route twenty times a second;
 // that route alone comes first, as the measure of the machine.
 import autocannon from 'autocannon';
-import { execFileSync, spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { grow, signIn, soon, start, stop } from '../server.mjs';
 
 const CLIENTS = Number(process.argv[2] ?? 200);
 const SECONDS = Number(process.argv[3] ?? 8);
@@ -14,29 +14,9 @@ const ONLY = process.argv[4];
 /** Seconds of the same before each row, until the code is compiled and what is kept at hand is there. */
 const WARM = 8;
 const AT_ONCE = 20;
-const root = new URL('../..', import.meta.url).pathname;
 const base = 'http://127.0.0.1:5394';
 const data = mkdtempSync(join(tmpdir(), 'ingegno-load-'));
 const json = { 'content-type': 'application/json' };
-const soon = (ms) => new Promise((done) => setTimeout(done, ms));
-
-async function start() {
-	const server = spawn('dotnet', [`${root}artifacts/bin/Ingegno.Server/release/Ingegno.Server.dll`, '--urls', base], {
-		env: { ...process.env, INGEGNO_DATA: data, INGEGNO_DEMO: '1', ASPNETCORE_WEBROOT: `${root}web/build` },
-		stdio: ['ignore', 'ignore', 'inherit']
-	});
-	for (let i = 0; i < 1200; i++) {
-		try {
-			await fetch(`${base}/api/session`);
-			return server;
-		} catch {
-			await soon(100);
-		}
-	}
-	throw new Error('The server did not start.');
-}
-
-const stop = (server) => new Promise((done) => (server.once('exit', done), server.kill()));
 const memory = (server) => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))[1]) / 1024;
 
 /** The value a share of all lie below. */
@@ -88,17 +68,11 @@ async function row(name, goal, request, connections = AT_ONCE) {
 	console.log(`| ${Object.values(line).join(' | ')} |`);
 }
 
-let server = await start();
+let server = await start(base, data);
 await stop(server);
-console.log(execFileSync('dotnet', [`${root}artifacts/bin/Ingegno.Benchmarks/release/Ingegno.Benchmarks.dll`, 'desk-data', data, CLIENTS, 0]).toString().trim());
-server = await start();
-
-const signedIn = await fetch(`${base}/api/session`, {
-	method: 'POST',
-	headers: json,
-	body: JSON.stringify({ email: 'coach@lockside.example', password: 'floor-torn-up' })
-});
-const cookie = signedIn.headers.getSetCookie().map((c) => c.split(';')[0]).join('; ');
+console.log(grow(data, CLIENTS, 0));
+server = await start(base, data);
+const cookie = await signIn(base);
 const ask = async (method, path, body) => {
 	const answer = await fetch(base + path, { method, headers: { ...json, cookie }, body: body && JSON.stringify(body) });
 	if (!answer.ok) throw new Error(`${method} ${path}: ${answer.status} ${await answer.text()}`);

@@ -25,7 +25,7 @@ public sealed record BroughtIn(
 
 /// <summary>Clients as case files: written out whole, and brought in with names of their own, all of it or nothing.</summary>
 internal sealed class CaseFiles(
-    Database database, Storage.Clients clients, Places places, Storage.Practices practices, Storage.Plans plans, SetLogs logs, SessionNotes notes, LogLessons lessons, TimeProvider clock)
+    Database database, Storage.Clients clients, Places places, Storage.Practices practices, Storage.Plans plans, SetLogs logs, SessionNotes notes, Learner learner, TimeProvider clock)
 {
     private const int MostSets = 50_000, MostPlaces = 20, MostChanges = 20_000;
 
@@ -111,7 +111,7 @@ internal sealed class CaseFiles(
 
         foreach (string id in ids)
         {
-            await lessons.LearnAsync(coach, id);
+            learner.Ask(coach, id);
         }
 
         return ids.ToImmutable();

@@ -98,7 +98,7 @@ internal static class FileEndpoints
     /// <param name="keep">False looks only.</param>
     /// <param name="sheet">From 0; the first where none is named.</param>
     private static async Task<Results<Ok<LogFileView>, ValidationProblem, ProblemHttpResult>> ReadLogAsync(
-        string id, HttpRequest request, ClaimsPrincipal user, Cases cases, Storage.Plans plans, SetLogs logs, LogLessons lessons, TimeProvider clock, CancellationToken stop,
+        string id, HttpRequest request, ClaimsPrincipal user, Cases cases, Storage.Plans plans, SetLogs logs, Learner learner, TimeProvider clock, CancellationToken stop,
         bool keep = false, int sheet = 0)
     {
         string coach = user.CoachId();
@@ -138,7 +138,7 @@ internal static class FileEndpoints
         if (keep && fresh.Length > 0)
         {
             await logs.SaveAsync(coach, id, fresh.Select(s => new AskedSet(s, null)), new(user.CoachName(), clock.GetUtcNow()));
-            await lessons.LearnAsync(coach, id);
+            learner.Ask(coach, id);
         }
 
         return TypedResults.Ok(new LogFileView(
