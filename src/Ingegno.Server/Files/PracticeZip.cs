@@ -119,7 +119,7 @@ internal static class PracticeZip
     {
         try
         {
-            if (PlainJson.FirstIn(json) is { } problem)
+            if (PlainJson.FirstIn(json, int.MaxValue) is { } problem)
             {
                 return (null, path.Length > 0 ? problem with { Path = $"{path}: {problem.Path}" } : problem);
             }

@@ -37,7 +37,8 @@ internal static class PlainJson
     });
 
     /// <summary>The first thing that cannot be; null when there is none or the text is no JSON, which is told later.</summary>
-    internal static InputProblem? FirstIn(ReadOnlySpan<byte> json)
+    /// <param name="longestList">A file holds a log of years.</param>
+    internal static InputProblem? FirstIn(ReadOnlySpan<byte> json, int longestList = LongestList)
     {
         var reader = new Utf8JsonReader(json, new JsonReaderOptions { CommentHandling = JsonCommentHandling.Skip });
         var open = new Stack<Level>();
@@ -60,7 +61,7 @@ internal static class PlainJson
                     level.Index++;
                 }
 
-                if (Against(reader, level) is { } words)
+                if (Against(reader, level, longestList) is { } words)
                 {
                     return new(PathOf(open), words);
                 }
@@ -83,10 +84,10 @@ internal static class PlainJson
         return null;
     }
 
-    private static string? Against(Utf8JsonReader value, Level? within) => value.TokenType switch
+    private static string? Against(Utf8JsonReader value, Level? within, int longestList) => value.TokenType switch
     {
         JsonTokenType.Null when within is { IsList: true } => "This entry is empty: fill it in or leave it out.",
-        _ when within is { IsList: true, Index: >= LongestList } => $"A list holds at most {LongestList:N0} entries: split it.",
+        _ when within is { IsList: true } && within.Index >= longestList => $"A list holds at most {longestList:N0} entries: split it.",
         JsonTokenType.Number when !(value.TryGetDouble(out double number) && Math.Abs(number) <= Largest) => "This number is past any measure: look for a slip of the key.",
         JsonTokenType.String => AgainstText(value.GetString()!),
         _ => null,
