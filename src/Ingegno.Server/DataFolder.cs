@@ -16,20 +16,32 @@ internal static partial class DataFolder
     [DefaultDllImportSearchPaths(DllImportSearchPath.SafeDirectories)]
     private static partial uint SetMask(uint mask);
 
-    /// <summary>Whatever this program makes from here on is its user's alone, and what is there becomes so.</summary>
+    /// <summary>
+    /// Whatever this program makes from here on is its user's alone, and what is there of its own becomes so. What else lies in the folder is
+    /// somebody else's and left as it is, and so is then the folder.
+    /// </summary>
     internal static void Close(string folder)
     {
         _ = SetMask(NobodyElse);
         Directory.CreateDirectory(folder);
-        File.SetUnixFileMode(folder, OwnFolder);
-        foreach (var entry in new DirectoryInfo(folder).EnumerateFileSystemInfos("*", SearchOption.AllDirectories))
+        FileSystemInfo[] entries = [.. new DirectoryInfo(folder).EnumerateFileSystemInfos()];
+        if (entries.All(IsOwn))
         {
-            if (entry.LinkTarget is null)
+            File.SetUnixFileMode(folder, OwnFolder);
+        }
+
+        foreach (var entry in entries.Where(IsOwn).Where(e => e.LinkTarget is null))
+        {
+            File.SetUnixFileMode(entry.FullName, entry is DirectoryInfo ? OwnFolder : Own);
+            foreach (var within in entry is DirectoryInfo ours ? ours.EnumerateFileSystemInfos("*", SearchOption.AllDirectories).Where(e => e.LinkTarget is null) : [])
             {
-                File.SetUnixFileMode(entry.FullName, entry is DirectoryInfo ? OwnFolder : Own);
+                File.SetUnixFileMode(within.FullName, within is DirectoryInfo ? OwnFolder : Own);
             }
         }
     }
+
+    /// <summary>Database and its copies, the sign-in keys, the letters, the backups, the list of the erased.</summary>
+    private static bool IsOwn(FileSystemInfo entry) => entry.Name is "keys" or "outbox" or "backups" or "erased.txt" || entry.Name.StartsWith("ingegno", StringComparison.Ordinal);
 
     /// <summary>What stands against starting on this file, with the remedy; null for nothing. The file is not changed.</summary>
     internal static string? Against(Settings settings)

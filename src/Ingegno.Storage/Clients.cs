@@ -16,14 +16,6 @@ public sealed class Clients(Database database)
 
     private sealed record Row(string Id, string Document, long Version);
 
-    private sealed record SeenRow
-    {
-        /// <summary>Null where the version asked with is the newest.</summary>
-        public string? Document { get; init; }
-
-        public long Version { get; init; }
-    }
-
     /// <summary>All clients of a coach, by name.</summary>
     public async Task<IReadOnlyList<StoredClient>> AllAsync(string coach)
     {
@@ -40,18 +32,10 @@ public sealed class Clients(Database database)
     /// <summary>Null when the coach has no such client.</summary>
     public async Task<StoredClient?> FindAsync(string coach, string id)
     {
-        var kept = _read.Find((coach, id));
         await using var connection = database.Open();
-        var row = await connection.QuerySingleOrDefaultAsync<SeenRow>(
-            "SELECT CASE WHEN row_version = @known THEN NULL ELSE profile END AS Document, row_version AS Version FROM client WHERE coach_id = @coach AND id = @id",
-            new { coach, id, known = kept?.Version ?? -1 });
-        if (row is null)
-        {
-            return null;
-        }
-
-        var read = row.Document is { } document ? _read.Keep((coach, id), Read<ClientProfile>(document), row.Version) : kept!;
-        return new(id, read.Value, read.Version);
+        return await _read.ReadAsync(connection, (coach, id), "profile", "client WHERE coach_id = @coach AND id = @id", new { coach, id }) is { } read
+            ? new(id, read.Value, read.Version)
+            : null;
     }
 
     /// <summary>Adds a client with a first place, both or neither.</summary>

@@ -10,28 +10,12 @@ public sealed class Lessons(Database database)
 {
     private readonly ReadLately<(string Coach, string Client), Digest> _read = new(256);
 
-    private sealed record Row
-    {
-        /// <summary>Null where the version asked with is the newest.</summary>
-        public string? Document { get; init; }
-
-        public long Version { get; init; }
-    }
-
     /// <summary>Nothing learned, at version 0, while nothing was logged.</summary>
     public async Task<Versioned<Digest>> FindAsync(string coach, string client)
     {
-        var kept = _read.Find((coach, client));
         await using var connection = database.Open();
-        var row = await connection.QuerySingleOrDefaultAsync<Row>(
-            """
-            SELECT CASE WHEN row_version = @known THEN NULL ELSE document END AS Document, row_version AS Version
-            FROM learned WHERE coach_id = @coach AND client_id = @client
-            """,
-            new { coach, client, known = kept?.Version ?? -1 });
-        return row is null ? new(Digest.Nothing, 0)
-            : row.Document is { } document ? _read.Keep((coach, client), JsonSerializer.Deserialize<Digest>(document, TradeJson.Options)!, row.Version)
-            : kept!;
+        return await _read.ReadAsync(connection, (coach, client), "document", "learned WHERE coach_id = @coach AND client_id = @client", new { coach, client })
+            ?? new(Digest.Nothing, 0);
     }
 
     /// <summary>How often the log of a client was changed so far; read before the log that is learned from.</summary>

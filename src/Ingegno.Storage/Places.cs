@@ -1,4 +1,3 @@
-using System.Data.Common;
 using System.Text.Json;
 using Dapper;
 using Ingegno.Core.Homes;
@@ -14,36 +13,23 @@ public sealed class Places(Database database)
 {
     private readonly ReadLately<string, Home> _read = new(1024);
 
-    private sealed record Row(string Id, long Version);
-
     /// <summary>The place in use first; empty when the coach has no such client.</summary>
     public async Task<IReadOnlyList<StoredPlace>> AllAsync(string coach, string client)
     {
         await using var connection = database.Open();
         var places = new List<StoredPlace>();
-        foreach (var row in await connection.QueryAsync<Row>(
-            "SELECT id AS Id, row_version AS Version FROM place WHERE coach_id = @coach AND client_id = @client ORDER BY position, id", new { coach, client }))
+        foreach (string id in await connection.QueryAsync<string>(
+            "SELECT id FROM place WHERE coach_id = @coach AND client_id = @client ORDER BY position, id", new { coach, client }))
         {
-            var known = _read.Find(row.Id);
-            if (known?.Version != row.Version)
+            // One that was taken away since its row was seen is left out.
+            if (await _read.ReadAsync(connection, id, "document", "place WHERE id = @id", new { id }) is { } read)
             {
-                known = await ReadAsync(connection, row.Id);
-            }
-
-            if (known is not null)
-            {
-                places.Add(new(row.Id, known.Value, known.Version));
+                places.Add(new(id, read.Value, read.Version));
             }
         }
 
         return places;
     }
-
-    /// <returns>Null where it was taken away since its row was seen.</returns>
-    private async Task<Versioned<Home>?> ReadAsync(DbConnection connection, string id) =>
-        await connection.QuerySingleOrDefaultAsync<(string? Document, long Version)>("SELECT document, row_version FROM place WHERE id = @id", new { id }) is ({ } document, var version)
-            ? _read.Keep(id, JsonSerializer.Deserialize<Home>(document, TradeJson.Options)!, version)
-            : null;
 
     /// <summary>The place in use, or the one named; null when there is none such.</summary>
     public async Task<StoredPlace?> FindAsync(string coach, string client, string? place = null)

@@ -17,31 +17,12 @@ public sealed class Plans(Database database)
     /// <summary>A nudge on the bench asks for the same one over and over.</summary>
     private readonly ReadLately<(string Coach, string Client), Plan> _read = new(256);
 
-    private sealed record Row
-    {
-        /// <summary>Null where the version asked with is the newest.</summary>
-        public string? Document { get; init; }
-
-        public long Version { get; init; }
-    }
-
     /// <summary>The empty plan at version 0 when none was saved yet.</summary>
     public async Task<Versioned<Plan>> FindAsync(string coach, string client)
     {
-        var kept = _read.Find((coach, client));
         await using var connection = database.Open();
-        var row = await connection.QuerySingleOrDefaultAsync<Row>(
-            """
-            SELECT CASE WHEN row_version = @known THEN NULL ELSE document END AS Document, row_version AS Version
-            FROM plan WHERE coach_id = @coach AND client_id = @client
-            """,
-            new { coach, client, known = kept?.Version ?? -1 });
-        if (row is null || row.Document is not { } document)
-        {
-            return row is null ? new(Plan.Empty, 0) : kept!;
-        }
-
-        return _read.Keep((coach, client), JsonSerializer.Deserialize<Plan>(document, TradeJson.Options)!, row.Version);
+        return await _read.ReadAsync(connection, (coach, client), "document", "plan WHERE coach_id = @coach AND client_id = @client", new { coach, client })
+            ?? new(Plan.Empty, 0);
     }
 
     /// <summary>Oldest first.</summary>

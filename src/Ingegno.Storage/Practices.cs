@@ -10,25 +10,11 @@ public sealed class Practices(Database database)
 {
     private readonly ReadLately<string, Practice> _read = new(64);
 
-    private sealed record Row
-    {
-        /// <summary>Null where the version asked with is the newest.</summary>
-        public string? Document { get; init; }
-
-        public long Version { get; init; }
-    }
-
     /// <summary>The defaults at version 0 while nothing was saved.</summary>
     public async Task<Versioned<Practice>> FindAsync(string coach)
     {
-        var kept = _read.Find(coach);
         await using var connection = database.Open();
-        var row = await connection.QuerySingleOrDefaultAsync<Row>(
-            "SELECT CASE WHEN row_version = @known THEN NULL ELSE document END AS Document, row_version AS Version FROM practice WHERE coach_id = @coach",
-            new { coach, known = kept?.Version ?? -1 });
-        return row is null ? new(new Practice(), 0)
-            : row.Document is { } document ? _read.Keep(coach, JsonSerializer.Deserialize<Practice>(document, TradeJson.Options)!, row.Version)
-            : kept!;
+        return await _read.ReadAsync(connection, coach, "document", "practice WHERE coach_id = @coach", new { coach }) ?? new(new Practice(), 0);
     }
 
     /// <param name="version">The version it was read at; 0 for a first save.</param>

@@ -49,6 +49,21 @@ public sealed class DataFolderTests : IDisposable
     }
 
     [Fact]
+    public void What_is_not_its_own_is_left_as_it_is()
+    {
+        Made();
+        string script = Path.Combine(_folder, "somebodys.sh");
+        File.WriteAllText(script, "echo");
+        const UnixFileMode everybodys = (UnixFileMode)0b111_101_101;
+        File.SetUnixFileMode(script, everybodys);
+        File.SetUnixFileMode(_folder, everybodys);
+        DataFolder.Against(Here).ShouldBeNull();
+        File.GetUnixFileMode(script).ShouldBe(everybodys);
+        File.GetUnixFileMode(_folder).ShouldBe(everybodys);
+        ((int)File.GetUnixFileMode(Here.DatabaseFile)).ShouldBe(0b110_000_000);
+    }
+
+    [Fact]
     public void Nothing_there_is_a_beginning() => DataFolder.Against(Here).ShouldBeNull();
 
     [Fact]

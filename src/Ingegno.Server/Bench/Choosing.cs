@@ -48,7 +48,7 @@ internal static class Choosing
 
     private static IEnumerable<InputProblem> Problems(LineChoice choice, HouseRules rules, string path)
     {
-        if (choice.Line is < 1 or > 2 * ProgrammeReader.MostCharacters)
+        if (choice.Line < 1)
         {
             yield return new(path + ".line", "Lines are counted from 1.");
         }
