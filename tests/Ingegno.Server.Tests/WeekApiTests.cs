@@ -1,6 +1,14 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
+using Ingegno.Core.Clients;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Practices;
+using Ingegno.Core.Quantities;
+using Ingegno.Core.Substitution;
+using Ingegno.Core.Weeks;
+using Ingegno.Server.Practices;
+using Ingegno.Solving;
 
 namespace Ingegno.Server.Tests;
 
@@ -48,6 +56,31 @@ public sealed class WeekApiTests(ServerHost host) : IClassFixture<ServerHost>
         var lines = bench!["sessions"]!.AsArray().SelectMany(s => s!["lines"]!.AsArray()).ToDictionary(l => l!["written"]!["number"]!.GetValue<int>());
         choices.ShouldAllBe(c => lines[c.line]!["chosen"]!["prescription"]!["exercise"]!.GetValue<string>() == c.exercise);
     }
+
+    /// <summary>What the bench leaves out of its answer, the search must not miss: it weighs what the core alone would.</summary>
+    [Theory]
+    [InlineData("Joost")]
+    [InlineData("Runa")]
+    public async Task The_week_is_weighed_with_all_that_is_known_of_every_option(string name)
+    {
+        var (coach, id) = await Of(name);
+        string text = (await coach.GetFromJsonAsync<JsonNode>($"/api/clients/{id}/plan", Stop))!["plan"]!["text"]!.GetValue<string>();
+        var answer = await coach.PostAsJsonAsync($"/api/clients/{id}/week", new { text, choices = Array.Empty<object>() }, Stop);
+        var after = (await answer.Content.ReadFromJsonAsync<JsonNode>(Stop))!["outcome"]!["after"]!;
+
+        var client = Read<ClientProfile>((await coach.GetFromJsonAsync<JsonNode>($"/api/clients/{id}", Stop))!["profile"]!);
+        var home = Read<Home>((await coach.GetFromJsonAsync<JsonNode>($"/api/clients/{id}/places/now", Stop))!["home"]!);
+        var (practice, today) = (new Practice(), new DateOnly(2026, 11, 23));
+        var programme = ProgrammeReading.Read(text, practice, client.Unit).Programme;
+        var rebuild = new SessionRebuild(client, home, practice.Rules.Catalogue, practice.Rules, today, programme, practice);
+        var model = WeekReading.Of([.. programme.Sessions.Select(s => rebuild.Rebuild(s, []))], client, practice.Rules.Catalogue, _ => false, client.SessionMinutes * 60, practice, today);
+        var solver = new WeekSolver();
+        var solution = solver.Solve(model, stop: Stop) ?? solver.Solve(model with { MostSeconds = null }, stop: Stop)!;
+        Worth(after).ShouldBe(solution.Score.Objective);
+        after["outsideBands"]!.GetValue<int>().ShouldBe(solution.Score.OutsideBands);
+    }
+
+    private static T Read<T>(JsonNode node) => System.Text.Json.JsonSerializer.Deserialize<T>(node, TradeJson.Options)!;
 
     [Fact]
     public async Task Minutes_nobody_can_keep_are_told_with_the_cheapest_way_out()

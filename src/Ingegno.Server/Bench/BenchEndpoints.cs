@@ -44,7 +44,17 @@ public sealed record GoneLine(int Line, string Written, string Name);
 /// <param name="Gone">What saving takes out of the plan; the logs are kept.</param>
 public sealed record BenchView(
     ImmutableArray<RebuiltSession> Sessions, ImmutableArray<TextProblem> Problems, bool AllGuessed, Reviewed Review,
-    ImmutableArray<LineInForce> InForce, ImmutableArray<GoneLine> Gone);
+    ImmutableArray<LineInForce> InForce, ImmutableArray<GoneLine> Gone)
+{
+    /// <summary>
+    /// As a page is told it: every load and every curve of all that might be done instead would be nine tenths of the answer, and nobody looks
+    /// at them. What goes on computing with a week takes the whole.
+    /// </summary>
+    internal BenchView InShort => this with
+    {
+        Sessions = [.. Sessions.Select(s => s with { Lines = [.. s.Lines.Select(l => l with { Alternatives = [.. l.Alternatives.Select(a => a.InShort)] })] })],
+    };
+}
 
 /// <summary>A saved plan with the version it was read at.</summary>
 /// <param name="Stopped">Lines that may not be trained as saved, each with its reason: pain, or a set-up that does not stand any more.</param>
@@ -81,7 +91,7 @@ internal static class BenchEndpoints
         InputProblem[] problems = [.. Problems(form.Block)];
         return problems.Length > 0
             ? Answers.Invalid(problems)
-            : TypedResults.Ok(Rebuild(form, await PlanAsync(user, plans, about), about, rebuilds, about.Today(clock)));
+            : TypedResults.Ok(Rebuild(form, await PlanAsync(user, plans, about), about, rebuilds, about.Today(clock)).InShort);
     }
 
     /// <summary>What passing each fixture that waits for its check would open in the programme on the bench.</summary>
@@ -188,13 +198,9 @@ internal static class BenchEndpoints
 
     private static BenchView View(
         ReadProgramme read, ImmutableArray<RebuiltSession> sessions, bool allGuessed, ClientProfile client, Practice practice, DateOnly today, Block? block, PlanEdit? edit) => new(
-        [.. sessions.Select(Told)], read.Problems, allGuessed, ProgrammeReview.Of(sessions, client, practice.Rules.Catalogue, today, block, practice.Marks),
+        sessions, read.Problems, allGuessed, ProgrammeReview.Of(sessions, client, practice.Rules.Catalogue, today, block, practice.Marks),
         edit is null ? [] : [.. from line in read.Programme.Sessions.SelectMany(s => s.Lines) let known = edit.LineOf(line.Number) where known is not null select new LineInForce(line.Number, known.Value)],
         edit is null ? [] : [.. edit.Gone.Select(l => new GoneLine(l.Line, l.Written, l.Prescription is { } p ? $"{p.Name}, {p.CountInWords}" : l.Written))]);
-
-    /// <summary>Every load, every curve of all that might be done instead is nine tenths of an answer and never looked at.</summary>
-    private static RebuiltSession Told(RebuiltSession session) =>
-        session with { Lines = [.. session.Lines.Select(l => l with { Alternatives = [.. l.Alternatives.Select(a => a.InShort)] })] };
 
     internal static IEnumerable<InputProblem> Problems(Block? block) =>
         block is null ? [] : BlockProblems.Of(block).Select(p => p with { Path = $"block.{p.Path}" });

@@ -45,7 +45,7 @@ internal static class ReviewEngine
         return problems.Count > 0
             ? Answers.Invalid(problems)
             : TypedResults.Ok(BenchEndpoints.Rebuild(
-                form.Programme, form.Choices ?? [], form.Client, form.Home, practice, form.On ?? Today.ByThe(clock), block: form.Block));
+                form.Programme, form.Choices ?? [], form.Client, form.Home, practice, form.On ?? Today.ByThe(clock), block: form.Block).InShort);
     }
 
     internal static Results<Ok<Reviewed>, ValidationProblem> Review(ReviewForm form, TimeProvider clock)
