@@ -33,8 +33,8 @@ internal static class ForecastTable
 
                 Row($"{law}, {habit}", "all", near);
                 var last = all.Where(t => t.IsLast && t.Session >= TrainedWeeks.SixthSession).ToArray();
-                var wrong = all.Where(t => t.IsLast).GroupBy(t => (t.Client, t.Line)).Select(g => g.OrderBy(t => t.Session).ToArray()).Where(g => !Sits(g[0])).ToArray();
-                Console.WriteLine(string.Create(CultureInfo.InvariantCulture, $"| | last sets leaving 0 to 4: {Part(last, Sits):0} %, under 0: {Part(last, t => t.Left < 0):0} %; of {wrong.Length} lines wrong at first put right within three exposures: {100.0 * wrong.Count(g => g.Skip(1).Take(3).Any(Sits)) / wrong.Length:0} % | | | | | | |"));
+                var wrong = all.Where(t => t.IsLast).GroupBy(t => (t.Client, t.Line)).Select(g => g.OrderBy(t => t.Session).ToArray()).Where(g => !g[0].Sits).ToArray();
+                Console.WriteLine(string.Create(CultureInfo.InvariantCulture, $"| | last sets leaving 0 to 4: {Part(last, t => t.Sits):0} %, under 0: {Part(last, t => t.Left < 0):0} %; of {wrong.Length} lines wrong at first put right within three exposures: {100.0 * wrong.Count(g => g.Skip(1).Take(3).Any(t => t.Sits)) / wrong.Length:0} % | | | | | | |"));
                 if (habit == Habit.Plain)
                 {
                     string colour = law == FatigueLaw.ThreeCompartments ? "#2f5d5a" : "#a9411d";
@@ -46,8 +46,6 @@ internal static class ForecastTable
 
         File.WriteAllText(plot, Drawn(drawn));
     }
-
-    private static bool Sits(TrainedOnce set) => set.Left is >= 0 and <= 4;
 
     private static double Part(TrainedOnce[] sets, Func<TrainedOnce, bool> holds) => 100.0 * sets.Count(holds) / sets.Length;
 

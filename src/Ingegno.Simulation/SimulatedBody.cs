@@ -10,8 +10,9 @@ namespace Ingegno.Simulation;
 /// <param name="Lowering">Seconds of lowering, then held low, lifting and held high.</param>
 /// <param name="Rest">Before it, since whatever was done last; zero on a first set.</param>
 /// <param name="ToLimit">Asked to go to the limit.</param>
+/// <param name="IsOpen">Asked for as many as leave what is to be left.</param>
 public sealed record AskedSet(
-    string Exercise, Mass Load, int Count, int? LeaveOver, double Lowering, double Low, double Lifting, double High, Duration Rest, bool ToLimit = false);
+    string Exercise, Mass Load, int Count, int? LeaveOver, double Lowering, double Low, double Lifting, double High, Duration Rest, bool ToLimit = false, bool IsOpen = false);
 
 /// <summary>What came of it.</summary>
 /// <param name="Repetitions">Whole ones.</param>
@@ -75,11 +76,13 @@ public sealed class SimulatedBody
         double misjudged = (Misjudged * Normal()) - _nature.Unsaid;
         // Somebody who leaves two stops when it feels like two, though never before most of what was asked.
         int feltLimit = set.ToLimit ? truly : (int)Math.Round(truly + misjudged) - Math.Max(0, (set.LeaveOver ?? 0) - 1);
-        int wanted = set.ToLimit ? MostRepetitions : Math.Max(Math.Min(set.Count, feltLimit), Math.Min(truly, (set.Count * 2) / 3));
+        int wanted = set.ToLimit ? MostRepetitions
+            : set.IsOpen ? Math.Max(0, (int)Math.Round(truly + misjudged) - (set.LeaveOver ?? 0))
+            : Math.Max(Math.Min(set.Count, feltLimit), Math.Min(truly, (set.Count * 2) / 3));
         int done = Repetitions(muscle, set, activation, Math.Min(wanted, truly));
         Repetitions(usual, set, usually, done);
         Passes(done * (Math.Max(1, set.Lowering) + set.Low + Math.Max(1, set.Lifting) + set.High), truth);
-        bool failed = done >= truly && (set.ToLimit || done < set.Count);
+        bool failed = done >= truly && (set.ToLimit || set.IsOpen || done < set.Count);
         string? said = set.ToLimit ? null : failed ? "0" : Said(_nature.AlwaysSays ?? (int)Math.Max(0, Math.Round(truly - done + misjudged)));
         return new(done, said, truly, foretold, failed);
     }

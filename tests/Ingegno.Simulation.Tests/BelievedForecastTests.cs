@@ -20,8 +20,8 @@ public class BelievedForecastTests
     public void From_the_sixth_session_on_a_forecast_near_failure_misses_by_little_and_to_no_side(FatigueLaw law)
     {
         var near = LateSets(law).Where(t => t.IsNearFailure).ToArray();
-        near.Average(Missed).ShouldBeLessThan(1.75);
-        Math.Abs(near.Average(t => t.Shown!.Middle - t.Truly)).ShouldBeLessThan(0.4);
+        near.Average(Missed).ShouldBeLessThan(1.5);
+        Math.Abs(near.Average(t => t.Shown!.Middle - t.Truly)).ShouldBeLessThan(0.45);
     }
 
     /// <summary>Dumbbell presses and rows: within four tenths of who knows the body but not the form of the day.</summary>
@@ -30,8 +30,8 @@ public class BelievedForecastTests
     public void Presses_and_rows_are_forecast_nearly_as_well_as_by_who_knows_the_body(FatigueLaw law)
     {
         var near = LateSets(law).Where(t => t.Line <= 1 && t.IsNearFailure).ToArray();
-        near.Average(Missed).ShouldBeLessThan(1.5);
-        near.Average(Missed).ShouldBeLessThan(near.Average(t => Math.Abs(t.Usually - t.Truly)) + 0.6);
+        near.Average(Missed).ShouldBeLessThan(1.3);
+        near.Average(Missed).ShouldBeLessThan(near.Average(t => Math.Abs(t.Usually - t.Truly)) + 0.4);
     }
 
     [Theory]
@@ -40,7 +40,7 @@ public class BelievedForecastTests
     {
         foreach (var kind in LateSets(law).Where(t => t.IsNearFailure).GroupBy(t => t.Kind).Where(g => g.Count() >= EnoughCases))
         {
-            kind.Average(Held).ShouldBeInRange(0.75, 0.90, kind.Key.ToString());
+            kind.Average(Held).ShouldBeInRange(0.75, 0.93, kind.Key.ToString());
         }
     }
 
@@ -49,8 +49,18 @@ public class BelievedForecastTests
     public void By_the_sixth_session_last_sets_sit_near_the_effort_they_were_meant_for(FatigueLaw law)
     {
         var last = Of(law, Habit.Plain).Where(t => t.IsLast && t.Session >= TrainedWeeks.SixthSession).ToArray();
-        last.Average(t => t.Left is >= 0 and <= 4 ? 1.0 : 0).ShouldBeGreaterThan(0.67);
-        last.Average(t => t.Left < 0 ? 1.0 : 0).ShouldBeLessThan(0.14);
+        last.Average(t => t.Sits ? 1.0 : 0).ShouldBeGreaterThan(0.75);
+        last.Average(t => t.Left < 0 ? 1.0 : 0).ShouldBeLessThan(0.09);
+    }
+
+    /// <summary>A dose that was wrong at first sits within three exposures: four of five times and a little less.</summary>
+    [Theory]
+    [MemberData(nameof(Laws))]
+    public void A_line_that_was_wrong_at_first_is_put_right_within_three_exposures(FatigueLaw law)
+    {
+        var wrong = Of(law, Habit.Plain).Where(t => t.IsLast).GroupBy(t => (t.Client, t.Line)).Select(g => g.OrderBy(t => t.Session).ToArray()).Where(g => !g[0].Sits).ToArray();
+        wrong.Length.ShouldBeGreaterThan(200);
+        wrong.Average(g => g.Skip(1).Take(3).Any(t => t.Sits) ? 1.0 : 0).ShouldBeGreaterThan(0.75);
     }
 
     /// <summary>Who leaves sets out of the log or gains quickly is served worse, but not lost: within twice the figures of the others.</summary>

@@ -22,6 +22,9 @@ internal sealed record TrainedOnce(
 
     /// <summary>Truly left once the set is done as asked; under 0 where it cannot be.</summary>
     internal int Left => Truly - Planned;
+
+    /// <summary>As near to failure as a working set is meant to be.</summary>
+    internal bool Sits => Left is >= 0 and <= 4;
 }
 
 internal enum SetKind
@@ -58,7 +61,7 @@ internal static class TrainedWeeks
 
     private const double Changeover = 120;
 
-    private sealed record LineOf(string Exercise, MuscleRegion Region, string Muscle, int Aimed, int Sets = 3, int Rest = 120, double Heaviest = 60, double Rung = 2, bool InSuperset = false);
+    private sealed record LineOf(string Exercise, MuscleRegion Region, string Muscle, int Aimed, int Sets = 3, int Rest = 120, double Heaviest = 100, double Rung = 2, bool InSuperset = false);
 
     private static readonly LineOf[] Lines =
     [
@@ -66,8 +69,8 @@ internal static class TrainedWeeks
         new("one-arm-dumbbell-row", MuscleRegion.Arms, "pull", 12),
         new("goblet-squat", MuscleRegion.Knee, "legs", 12),
         new("dumbbell-romanian-deadlift", MuscleRegion.Hip, "hips", 11),
-        // Light bells only: many repetitions.
-        new("dumbbell-curl", MuscleRegion.Elbow, "biceps", 20, Heaviest: 20, Rung: 0.5),
+        // Many repetitions, by small rungs.
+        new("dumbbell-curl", MuscleRegion.Elbow, "biceps", 20, Heaviest: 40, Rung: 0.5),
         new("seated-dumbbell-press", MuscleRegion.Arms, "press", 10, Rest: 60, InSuperset: true),
         new("push-up", MuscleRegion.Arms, "press", 8, Rest: 60, InSuperset: true),
     ];
@@ -115,7 +118,8 @@ internal static class TrainedWeeks
             var knows = client with { Learned = Learning.From(client, catalogue, anchors, log).Learned };
             var known = StrengthAnchors.Of(knows, catalogue, today: day);
             var shown = plan.Select((p, i) => Foreseen.Of(p, catalogue[p.Exercise], knows, known.For(catalogue[p.Exercise]), PartnersOf(i, knows, known))).ToArray();
-            int? limit = LimitAsk.Of(plan.Select((p, i) => (i, p)), knows, catalogue, known, day, lastLimit, _ => false);
+            // As the phone does: a line never done finds its numbers by its last set, and one to the limit is asked only of lines that were done.
+            int? limit = session == 0 ? null : LimitAsk.Of(plan.Select((p, i) => (i, p)), knows, catalogue, known, day, lastLimit, _ => false);
             lastLimit = limit is null ? lastLimit : day;
             body.Wakes();
             var now = new DateTimeOffset(day.ToDateTime(new TimeOnly(17, 0)), TimeSpan.Zero);
@@ -123,15 +127,16 @@ internal static class TrainedWeeks
             foreach (var (line, set) in Order(plan))
             {
                 var p = plan[line];
-                bool toLimit = limit == line && set == p.Counts.Length - 1;
+                bool isLast = set == p.Counts.Length - 1, toLimit = limit == line && isLast;
+                bool finds = isLast && log.All(s => s.Set.Line != line) && LimitAsk.Calibrates(p, catalogue[p.Exercise], knows);
                 double side = p.PerSide && set > 0 ? p.Counts[set] * p.Style.Lasts.Seconds : 0;
                 double rest = today.Count == 0 ? 0 : set == 0 && !(Lines[line].InSuperset && Lines[line - 1].InSuperset) ? Changeover : p.Rest.Seconds + side;
-                var did = body.Does(new Simulation.AskedSet(p.Exercise, p.Load, p.Counts[set], (int?)p.Reserve, Seconds(p, 0), Seconds(p, 1), Seconds(p, 2), Seconds(p, 3), Duration.FromSeconds(rest), toLimit));
+                var did = body.Does(new Simulation.AskedSet(p.Exercise, p.Load, p.Counts[set], (int?)p.Reserve, Seconds(p, 0), Seconds(p, 1), Seconds(p, 2), Seconds(p, 3), Duration.FromSeconds(rest), toLimit, finds));
                 now += TimeSpan.FromSeconds(rest + (did.Repetitions * p.Style.Lasts.Seconds));
                 yield return new(
                     number, session, line, KindOf(line, set, p.Counts[set]), p.Counts[set], did.Repetitions, set == p.Counts.Length - 1,
                     shown[line] is { IsEmpty: false } ranges ? ranges[set] : null, did.TrulyToFailure, did.UsuallyToFailure);
-                if (did.Repetitions > 0 && !(habit == Habit.HalfLogged && set == p.Counts.Length - 1))
+                if (!(habit == Habit.HalfLogged && set == p.Counts.Length - 1))
                 {
                     var logged = new SetLog(Guid.NewGuid(), line, p.Exercise, day, set + 1, p.Load, did.Repetitions, did.SaidLeft is { } said ? SaidReserve.Read(said) : null)
                     {
@@ -167,6 +172,7 @@ internal static class TrainedWeeks
                     Today = day.AddDays(1),
                     Estimates = [.. estimates[line]],
                     Partners = PartnersOf(line, knows, known),
+                    FoundItsNumbers = session == 0 && LimitAsk.Calibrates(plan[line], exercise, client),
                     LeftSetsOutBefore = habit == Habit.HalfLogged && session > 0,
                 });
                 if (step?.Next is { } next && next != plan[line])

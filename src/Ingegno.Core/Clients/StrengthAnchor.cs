@@ -38,6 +38,15 @@ public sealed record StrengthAnchor(
     /// <summary>What is not known of it, beside <see cref="Spread"/>.</summary>
     public AnchorDoubt Doubt { get; init; } = AnchorDoubt.Usual;
 
+    /// <summary>What the muscles met when it was first logged: there the maximum is what the log says it is. Null until then.</summary>
+    public Mass? Pivot { get; init; }
+
+    /// <summary>
+    /// How repetitions fall off with the load against most people's, learned from the log: away from the <see cref="Pivot"/> the maximum counts as so many
+    /// times its logarithm more. Above 0 heavier loads are borne better, and lighter ones worse, than the charts say.
+    /// </summary>
+    public double Steepness { get; init; }
+
     public Mass Low => Maximum * Math.Exp(-EightyPercent * Spread);
 
     public Mass High => Maximum * Math.Exp(EightyPercent * Spread);
@@ -71,8 +80,13 @@ public sealed record StrengthAnchor(
 /// <param name="MaximumWithEndurance">Covariance.</param>
 /// <param name="MaximumWithRecovery">Covariance.</param>
 /// <param name="EnduranceWithRecovery">Covariance.</param>
+/// <param name="Steepness">Standard deviation; 0 until the exercise is logged, since it counts from there.</param>
+/// <param name="MaximumWithSteepness">Covariance.</param>
+/// <param name="EnduranceWithSteepness">Covariance.</param>
+/// <param name="RecoveryWithSteepness">Covariance.</param>
 public readonly record struct AnchorDoubt(
-    double Endurance, double Recovery, double MaximumWithEndurance = 0, double MaximumWithRecovery = 0, double EnduranceWithRecovery = 0)
+    double Endurance, double Recovery, double MaximumWithEndurance = 0, double MaximumWithRecovery = 0, double EnduranceWithRecovery = 0,
+    double Steepness = 0, double MaximumWithSteepness = 0, double EnduranceWithSteepness = 0, double RecoveryWithSteepness = 0)
 {
     /// <summary>Before anything is logged.</summary>
     public static AnchorDoubt Usual { get; } = Elsewhere(Learned.Nothing);
@@ -84,9 +98,10 @@ public readonly record struct AnchorDoubt(
     /// <summary>Variance of the logarithm of repetitions.</summary>
     /// <param name="maximum">How they bend with the logarithm of the maximum.</param>
     /// <param name="spread">Standard deviation of that.</param>
-    public double Variance(double maximum, double endurance, double recovery, double spread) =>
-        Square(maximum * spread) + Square(endurance * Endurance) + Square(recovery * Recovery)
-        + (2 * ((maximum * endurance * MaximumWithEndurance) + (maximum * recovery * MaximumWithRecovery) + (endurance * recovery * EnduranceWithRecovery)));
+    public double Variance(double maximum, double endurance, double recovery, double steepness, double spread) =>
+        Square(maximum * spread) + Square(endurance * Endurance) + Square(recovery * Recovery) + Square(steepness * Steepness)
+        + (2 * ((maximum * endurance * MaximumWithEndurance) + (maximum * recovery * MaximumWithRecovery) + (endurance * recovery * EnduranceWithRecovery)
+            + (maximum * steepness * MaximumWithSteepness) + (endurance * steepness * EnduranceWithSteepness) + (recovery * steepness * RecoveryWithSteepness)));
 
     private static double Square(double value) => value * value;
 }

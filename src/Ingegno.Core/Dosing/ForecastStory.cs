@@ -30,7 +30,7 @@ internal static class ForecastStory
                     ? $"{plan.Load} + {effort.BodyMoved} of {client.BodyMass}"
                     : $"{plan.Load}",
                 "Body share by set-up: docs/method.md, How much of the body is moved"),
-            new("Demand", $"{demand}", $"{effort.ResistanceOf(plan.Load)} / {effort.GreatestResistance}", "Resistance over the most that could be met, body counted in both"),
+            new("Demand", $"{demand}", $"{effort.ResistanceOf(plan.Load)} / {effort.GreatestAt(plan.Load)}", "Resistance over the most that could be met, body counted in both"),
             new("On the common scale", $"{equivalent}", $"where pressing allows as many: {Number(fresh)} repetitions", Chart),
             .. Cost(plan, effort, demand, fresh, cost),
             new("To failure, rested", Number(1 / cost), $"1 / {Part(cost)}", Pools),

@@ -14,6 +14,8 @@ public sealed class ExerciseEffort
     private readonly ClientProfile _client;
     private readonly EnduranceCurve _curve;
     private readonly bool _trained;
+    private readonly double _steepness;
+    private readonly Mass _pivot;
 
     /// <param name="anchor">The maximum on this exercise.</param>
     /// <param name="geometry">Where hands, feet or grip stand.</param>
@@ -23,6 +25,8 @@ public sealed class ExerciseEffort
         _client = client;
         _trained = client.Level != Level.Beginner;
         BodyMoved = Resistance.BodyMoved(exercise.Load, client, geometry);
+        _steepness = anchor.Pivot is { } pivot && pivot > Mass.Zero ? anchor.Steepness : 0;
+        _pivot = anchor.Pivot ?? Mass.Zero;
         GreatestResistance = anchor.GreatestResistance(BodyMoved, client.BodyMass);
         _curve = EnduranceCurve.For(
             exercise.LastsAs,
@@ -41,14 +45,22 @@ public sealed class ExerciseEffort
     /// <summary>A rest counts as so many times its length; 1 for most.</summary>
     public double Recovery { get; }
 
-    public Demand DemandOf(Mass load) => Demand.Of(ResistanceOf(load) / GreatestResistance);
+    public Demand DemandOf(Mass load) => Demand.Of(ResistanceOf(load) / GreatestAt(load));
+
+    /// <summary>The most that could be met, as it counts at this load: what the log says of lighter and heavier ones taken in.</summary>
+    public Mass GreatestAt(Mass load) =>
+        _steepness == 0 || ResistanceOf(load) is var met && met <= Mass.Zero ? GreatestResistance : GreatestResistance * Math.Pow(met / _pivot, _steepness);
 
     /// <summary>What the muscles meet: the load where it counts and the moved part of the body.</summary>
     public Mass ResistanceOf(Mass load) => Resistance.Of(Exercise.Load, load, BodyMoved, _client.BodyMass);
 
     /// <summary>The load that meets a demand; may come out negative where the body alone is too much.</summary>
-    public Mass LoadFor(Demand demand) =>
-        ((demand.Value * GreatestResistance) - (BodyMoved * _client.BodyMass)) * (1 / Exercise.Load.LoadCounts);
+    public Mass LoadFor(Demand demand)
+    {
+        var met = demand.Value * GreatestResistance;
+        met = _steepness == 0 || met <= Mass.Zero ? met : _pivot * Math.Pow(met / _pivot, 1 / (1 - _steepness));
+        return (met - (BodyMoved * _client.BodyMass)) * (1 / Exercise.Load.LoadCounts);
+    }
 
     public Demand EquivalentOf(Demand demand) => _curve.EquivalentOf(Held(demand), _trained);
 

@@ -7,8 +7,8 @@ namespace Ingegno.Core.Progression;
 
 /// <summary>
 /// What is believed of a client while their log is read, the state of the filter of <see cref="Learning"/>: endurance, recovery, left unsaid and
-/// the form of the day, then for each exercise its maximum and how far it lasts and recovers otherwise than the body's others; all but the third
-/// as logarithms. Sets are compared by the logarithm of their repetitions, in which the load charts are nearly straight lines.
+/// the form of the day, then for each exercise its maximum, how far it lasts and recovers otherwise than the body's others, and how steeply its
+/// repetitions fall off with the load; all but the third and the last as logarithms. Sets are compared by the logarithm of their repetitions, in which the load charts are nearly straight lines.
 /// </summary>
 internal sealed class Belief
 {
@@ -40,12 +40,18 @@ internal sealed class Belief
     private const double Surprising = 1.5;
 
     /// <summary>No body follows our law to the letter: from exposure to exposure each unknown of an exercise may move by so much (common practice).</summary>
-    private const double LawError = 0.015;
+    private const double LawError = 0.006;
+
+    /// <summary>
+    /// How steeply repetitions fall off with the load is known to so large a part before a second load was tried (common practice), and is never taken for
+    /// another by more than the bound.
+    /// </summary>
+    private const double UsualSteepness = 0.3, MostSteepness = 0.6;
 
     private const int Endurance = 0, Recovery = 1, Unsaid = 2, Form = 3, First = 4;
 
     /// <summary>Of an exercise, behind its maximum.</summary>
-    private const int OwnEndurance = 1, OwnRecovery = 2, Each = 3;
+    private const int OwnEndurance = 1, OwnRecovery = 2, Steepness = 3, Each = 4;
 
     private readonly ClientProfile _client;
     private readonly Exercise[] _exercises;
@@ -55,6 +61,7 @@ internal sealed class Belief
     private readonly double[,] _covariance;
     private readonly int[] _sessions;
     private readonly double[] _surprises;
+    private readonly Mass?[] _pivots;
     private double _errors = ErrorWeighs, _errorSets = ErrorWeighs;
     private ConstantAnswer _answers = ConstantAnswer.None;
     private DateOnly? _day;
@@ -67,6 +74,7 @@ internal sealed class Belief
         _places = exercises.Select((id, i) => (id, i)).ToDictionary(p => p.id, p => First + (Each * p.i), StringComparer.Ordinal);
         _sessions = new int[exercises.Count];
         _surprises = new double[exercises.Count];
+        _pivots = new Mass?[exercises.Count];
         _state = new double[First + (Each * exercises.Count)];
         _covariance = new double[_state.Length, _state.Length];
         _covariance[Endurance, Endurance] = Square(Clients.Learned.UsualSpread);
@@ -76,6 +84,7 @@ internal sealed class Belief
         string[] roots = [.. _exercises.Select(e => Root(e, catalogue))];
         for (int i = 0; i < exercises.Count; i++)
         {
+            _covariance[First + (Each * i) + Steepness, First + (Each * i) + Steepness] = Square(UsualSteepness);
             for (int j = 0; j < exercises.Count; j++)
             {
                 double shared = i == j ? 1 : roots[i] == roots[j] ? SharedWithinRoot : 0;
@@ -91,7 +100,7 @@ internal sealed class Belief
     {
         (_client, _exercises, _anchors, _places) = (other._client, other._exercises, other._anchors, other._places);
         (_state, _covariance, _sessions) = ([.. other._state], (double[,])other._covariance.Clone(), [.. other._sessions]);
-        (_surprises, _answers) = ([.. other._surprises], other._answers);
+        (_surprises, _pivots, _answers) = ([.. other._surprises], [.. other._pivots], other._answers);
         (_errors, _errorSets, _day) = (other._errors, other._errorSets, other._day);
     }
 
@@ -137,7 +146,7 @@ internal sealed class Belief
 
     private StrengthAnchor LearnedAnchor(int i)
     {
-        int place = First + (Each * i), lasts = place + OwnEndurance, recovers = place + OwnRecovery;
+        int place = First + (Each * i), lasts = place + OwnEndurance, recovers = place + OwnRecovery, steep = place + Steepness;
         return Believed(place, _state[place]) with
         {
             Spread = Math.Sqrt(_covariance[place, place]),
@@ -147,7 +156,11 @@ internal sealed class Belief
                 Math.Sqrt(With(Recovery, Recovery) + With(recovers, recovers) + (2 * With(Recovery, recovers))),
                 With(place, Endurance) + With(place, lasts),
                 With(place, Recovery) + With(place, recovers),
-                With(Endurance, Recovery) + With(Endurance, recovers) + With(lasts, Recovery) + With(lasts, recovers)),
+                With(Endurance, Recovery) + With(Endurance, recovers) + With(lasts, Recovery) + With(lasts, recovers),
+                Math.Sqrt(With(steep, steep)),
+                With(place, steep),
+                With(Endurance, steep) + With(lasts, steep),
+                With(Recovery, steep) + With(recovers, steep)),
             Story = $"{_exercises[i].Name} as logged, {Counted(_sessions[i], "set")}; before that {_anchors[i].Maximum}: {_anchors[i].Story}",
         };
 
@@ -174,6 +187,7 @@ internal sealed class Belief
     internal void Wake(SetRun done)
     {
         int place = _places[done[0].Set.Exercise], exercise = (place - First) / Each;
+        _pivots[exercise] ??= Met(exercise, done[0]);
         double now = SurpriseOf(done), before = _surprises[exercise];
         _surprises[exercise] = now;
         _covariance[place, place] += Square(LawError);
@@ -188,12 +202,15 @@ internal sealed class Belief
         OpenUp(exercise);
     }
 
+    private Mass Met(int exercise, TrainedSet set) => new ExerciseEffort(_exercises[exercise], _client, _anchors[exercise], set.As.Geometry).ResistanceOf(set.Set.Load);
+
     private void OpenUp(int exercise)
     {
         int place = First + (Each * exercise);
         _covariance[place, place] += Square(_anchors[exercise].Spread);
         _covariance[place + OwnEndurance, place + OwnEndurance] += Square(Clients.Learned.OwnSpread);
         _covariance[place + OwnRecovery, place + OwnRecovery] += Square(Clients.Learned.OwnRecoverySpread);
+        _covariance[place + Steepness, place + Steepness] += Square(UsualSteepness);
     }
 
     /// <summary>How far the sets of a day lie from what was believed before it, in standard deviations; open answers only where they say more.</summary>
@@ -232,7 +249,7 @@ internal sealed class Belief
 
         slope[Unsaid] = said ? -1 / foreseen : 0;
         double off = Math.Log(Math.Max(SetError.Fewest, log.Repetitions + (said ? log.Reserve!.Value.Figure : 0)) / foreseen);
-        double error = Square((habit ? HabitError : ErrorOf(log, expected)) / foreseen);
+        double error = (habit ? Square(HabitError) : ErrorOf(log, expected, slope[Form] * DayForm * foreseen)) / Square(foreseen);
         return new(off, expected, foreseen, slope, error, Variance(slope) + error, !log.EndedByMuscle || (!toFailure && (!said || log.Reserve is { IsOpen: true })), said);
     }
 
@@ -256,14 +273,14 @@ internal sealed class Belief
         if (seen.IsFloor)
         {
             var (push, weight) = AtLeast(seen.Off / sure);
-            Update(seen.Slope, push * sure, seen.Variance, weight);
+            Update(done, set, seen, push * sure, weight);
         }
         else
         {
             double misjudged = seen.Judged ? Square(Clients.Learned.UsualUnsaidSpread) : 0, own = SetError.Own(seen.Expected, seen.Slope[Form] * DayForm * seen.Foreseen);
             _errors += Math.Min((Square(seen.Off) - (seen.Variance - seen.Error)) * Square(seen.Foreseen) - misjudged, Square(MostSurprise) * own) / own;
             _errorSets++;
-            Update(seen.Slope, Math.Clamp(seen.Off, -MostSurprise * sure, MostSurprise * sure), seen.Variance, 1);
+            Update(done, set, seen, Math.Clamp(seen.Off, -MostSurprise * sure, MostSurprise * sure), 1);
         }
 
         _sessions[(_places[done[set].Set.Exercise] - First) / Each]++;
@@ -289,24 +306,68 @@ internal sealed class Belief
     /// <summary>What is said from habit is known to so many repetitions (common practice).</summary>
     private const double HabitError = 4;
 
-    private static double ErrorOf(SetLog set, double expected) =>
-        IsToFailure(set) ? LimitError : Math.Sqrt(Square(SetError.Of(expected)) + Square(ErrorARepetitionLeft * (set.Reserve?.Figure ?? 0)));
+    /// <summary>
+    /// Variance of what is done and said, repetitions: the client's own error, as learned, and the misjudging of what is left. The form of the day is
+    /// believed for itself.
+    /// </summary>
+    private double ErrorOf(SetLog set, double expected, double form) => IsToFailure(set)
+        ? Square(LimitError)
+        : (SetError.Own(expected, form) * OwnShare) + Square(Clients.Learned.UsualUnsaidSpread) + Square(ErrorARepetitionLeft * (set.Reserve?.Figure ?? 0));
 
+    /// <summary>Far from the forecast its slope is another one: it is taken again where the surprise leads, at most so often, until that is settled.</summary>
+    private const int MostTries = 6;
+
+    /// <summary>A part of a step under which a shorter one is not tried.</summary>
+    private const double LeastPart = 0.1;
+
+    private const double Settled = 0.01;
+
+    /// <summary>
+    /// Moves what is believed by a surprise; a large one is followed along the forecast's own bend, by steps that each explain it better (iterated
+    /// extended Kalman filter: Bell and Cathey 1993, IEEE Trans Autom Control 38:294-297; from memory).
+    /// </summary>
     /// <param name="weight">Of a full observation, 0 to 1: the uncertainty shrinks by so much of what a full one would take.</param>
-    private void Update(double[] slope, double surprise, double variance, double weight)
+    private void Update(SetRun done, int set, SeenSet seen, double surprise, double weight)
     {
         int n = _state.Length;
-        double[] along = new double[n];
-        for (int i = 0; i < n; i++)
+        double[] before = [.. _state], moved = new double[n], slope = seen.Slope, along = Along(slope);
+        double told = seen.Foreseen * Math.Exp(surprise), variance = seen.Variance, error = seen.Error, off = surprise, misfit = Misfit(seen);
+        for (int tries = 0; tries < MostTries; tries++)
         {
-            for (int j = 0; j < n; j++)
+            double gain = (off + Product(along, moved)) / variance;
+            double[] target = [.. slope.Select(s => s * gain)], from = moved;
+            double part = 1, tried;
+            SeenSet here;
+            while (true)
             {
-                along[i] += _covariance[i, j] * slope[j];
+                moved = [.. from.Zip(target, (f, t) => f + (part * (t - f)))];
+                double[] shift = Along(moved);
+                for (int i = 0; i < n; i++)
+                {
+                    _state[i] = before[i] + shift[i];
+                }
+
+                here = Seen(done, set);
+                tried = Product(moved, shift) + Misfit(here);
+                if (tried < misfit || part < LeastPart)
+                {
+                    break;
+                }
+
+                part /= 2;
             }
 
-            _state[i] += along[i] / variance * surprise;
+            bool settled = misfit - tried < Settled;
+            (misfit, slope, along, error) = (tried, here.Slope, Along(here.Slope), here.Error);
+            off = (told - here.Foreseen) / here.Foreseen;
+            variance = Product(slope, along) + error;
+            if (settled)
+            {
+                break;
+            }
         }
 
+        KeepWithinBounds();
         for (int i = 0; i < n; i++)
         {
             for (int j = 0; j < n; j++)
@@ -315,7 +376,25 @@ internal sealed class Belief
             }
         }
 
-        KeepWithinBounds();
+        // In repetitions, as sets are judged: of few that were done one more or less is a large part, and still only one.
+        double Misfit(SeenSet at) => Square((told - at.Foreseen) / at.Foreseen) / at.Error;
+    }
+
+    private static double Product(double[] one, double[] other) => one.Zip(other, (a, b) => a * b).Sum();
+
+    /// <summary>How each unknown goes with what is seen along a slope.</summary>
+    private double[] Along(double[] slope)
+    {
+        double[] along = new double[_state.Length];
+        for (int i = 0; i < along.Length; i++)
+        {
+            for (int j = 0; j < along.Length; j++)
+            {
+                along[i] += _covariance[i, j] * slope[j];
+            }
+        }
+
+        return along;
     }
 
     /// <summary>
@@ -347,7 +426,7 @@ internal sealed class Belief
         Unsaid or Form => double.PositiveInfinity,
         Endurance => Math.Log(MostFactor),
         Recovery => Math.Log(MostRecovery),
-        _ => Math.Log(((state - First) % Each) switch { 0 => MostStrength, OwnRecovery => MostRecovery, _ => MostFactor }),
+        _ => Math.Log(((state - First) % Each) switch { 0 => MostStrength, OwnRecovery => MostRecovery, Steepness => Math.Exp(MostSteepness), _ => MostFactor }),
     };
 
     private double Variance(double[] slope)
@@ -376,7 +455,9 @@ internal sealed class Belief
         double lasts = _state[Endurance] + _state[place + OwnEndurance], recovers = _state[Recovery] + _state[place + OwnRecovery], maximum = _state[Form] + _state[place];
         slope[Endurance] = slope[place + OwnEndurance] = (At(step, 0, 0) - At(-step, 0, 0)) / (2 * step);
         slope[Recovery] = slope[place + OwnRecovery] = set == 0 ? 0 : (At(0, step, 0) - At(0, -step, 0)) / (2 * step);
+        double steeper = _pivots[(place - First) / Each] is { } pivot && Met((place - First) / Each, done[set]) is var met && met > Mass.Zero ? Math.Log(met / pivot) : 0;
         slope[Form] = slope[place] = (At(0, 0, step) - At(0, 0, -step)) / (2 * step);
+        slope[place + Steepness] = slope[place] * steeper;
         return (ToFailure(done, set, place, lasts, recovers, maximum), slope);
 
         double At(double endurance, double recovery, double stronger) =>
@@ -456,7 +537,7 @@ internal sealed class Belief
     {
         var (anchor, exercise) = (_anchors[(place - First) / Each], ExerciseAt(place));
         var body = anchor.IsTotal ? Mass.Zero : Loads.Resistance.BodyMoved(exercise.Load, _client, new Loads.Geometry()) * _client.BodyMass;
-        return anchor.At(((anchor.Maximum + body) * Math.Exp(logFactor)) - body);
+        return anchor.At(((anchor.Maximum + body) * Math.Exp(logFactor)) - body) with { Pivot = _pivots[(place - First) / Each], Steepness = _state[place + Steepness] };
     }
 
     private static string Root(Exercise exercise, Catalogue catalogue)

@@ -22,7 +22,7 @@ internal static class CleanWork
         }
 
         int most = Math.Max(about.Rules.RepetitionCap, next.Counts.Max());
-        ImmutableArray<int> counts = [.. next.Counts.Select((c, i) => i < last.Length && IsClean(about, last[i]) ? Math.Max(c, Math.Min(most, Sides.Done(last[i]))) : c)];
+        ImmutableArray<int> counts = [.. next.Counts.Select((c, i) => i < last.Length && IsClean(about, last[i]) && !(about.FoundItsNumbers && i == last.Length - 1) ? Math.Max(c, Math.Min(most, Sides.Done(last[i]))) : c)];
         // 13/13/12/13 is four thirteens; 8/8/10 is told as it was.
         counts = [.. counts.Select((c, i) => counts.Skip(i).Max() is var later && later - c == 1 && counts.Take(i).Contains(later) ? later : c)];
         if (counts.SequenceEqual(next.Counts))
@@ -40,9 +40,9 @@ internal static class CleanWork
     private static bool IsClean(LineCase about, SetLog set) =>
         set is { Pain: 0, ToLimit: false, EndedByMuscle: true } && !IsAtItsEnd(about.AskedOf([set]), set);
 
-    /// <summary>Nothing was left where some were to be.</summary>
+    /// <summary>Nothing was left where some were to be; far past its count it was as many as went.</summary>
     private static bool IsAtItsEnd(Prescription asked, SetLog set) =>
-        !set.ToLimit && set.Reserve is { IsOpen: false, Figure: < 0.5 } && (asked.Reserve ?? 0) >= MeantToLeave;
+        !set.ToLimit && Sides.Done(set) < asked.Counts[Math.Clamp(set.SetNumber, 1, asked.Counts.Length) - 1] + Correction.TooEasyBy && set.Reserve is { IsOpen: false, Figure: < 0.5 } && (asked.Reserve ?? 0) >= MeantToLeave;
 
     /// <summary>A session at its end holds the step, two running go down (common practice). Null where the last sets left something.</summary>
     internal static Step? AtTheEnd(LineCase about, SetLog[][] sessions)
@@ -60,7 +60,7 @@ internal static class CleanWork
         }
 
         ImmutableArray<string> why = ["Two sessions running at their end go down: a small rung, else a repetition a set."];
-        if (Correction.StepDown(about) is { } lighter)
+        if (Correction.StepDown(about, Correction.Meant(about, about.AskedOf(sessions[0]))) is { } lighter)
         {
             return new(StepKind.Back, $"Back to {lighter.Load}: {meant}, twice running.", why, lighter);
         }

@@ -13,11 +13,11 @@ namespace Ingegno.Core.Progression;
 /// </summary>
 internal static class Correction
 {
-    /// <summary>Resistance moves by at most a fifth an exposure, unless a safe set to the limit backs more (common practice).</summary>
+    /// <summary>Resistance moves by at most a fifth an exposure, unless a set to the limit, or one that far past its count, backs more (common practice).</summary>
     private const double MostAtOnce = 0.20;
 
     /// <summary>Too easy where even the low end of the range leaves so many more than meant (common practice).</summary>
-    private const double TooEasyBy = 3;
+    internal const double TooEasyBy = 3;
 
     /// <summary>A line leaves at most so many on purpose; a beginner one more (common practice).</summary>
     private const double MostMeant = 4, MostMeantForBeginners = 5;
@@ -30,30 +30,15 @@ internal static class Correction
     /// <param name="sessions">Newest first, all of it done.</param>
     internal static Step? Up(LineCase about, SetLog[][] sessions)
     {
+        if (WhyTooEasy(about, sessions) is not { } why)
+        {
+            return null;
+        }
+
         var line = about.Line;
-        if (line.Form != SetForm.Straight || about.Foresee(line) is not { IsEmpty: false } foreseen)
-        {
-            return null;
-        }
-
         double meant = Meant(about, about.AskedOf(sessions[0]));
-        bool limit = sessions[0].Any(s => s.ToLimit);
-        bool isSaid = IsSaid(about, sessions[0], meant);
-        if (!(IsFarTooEasy(foreseen, line, meant) || (isSaid && IsFarTooEasyInTheMiddle(foreseen, line, meant))) || !IsBorneOut(about, sessions[0], meant))
-        {
-            return null;
-        }
-
-        int last = line.Counts[^1];
-        ImmutableArray<string> why =
-        [
-            IsFarTooEasy(foreseen, line, meant)
-                ? $"Even the low end of the forecast leaves {Math.Floor(foreseen[^1].Low - last):0} after {last}, meant were {meant:0.#}."
-                : $"Every set was said to leave {meant + TooEasyBy:0.#} and more, and the forecast says so too: {Math.Floor(foreseen[^1].Middle - last):0} after {last}, meant were {meant:0.#}.",
-            limit ? "A set to the limit backs the whole way." : $"Load moves by a fifth at most until a set to the limit backs more.",
-        ];
         var zone = about.Rules.Zones.Of((about.Start ?? line).Counts.Min());
-        if (Heavier(about, limit ? double.MaxValue : MostAtOnce, meant) is { } rung)
+        if (Heavier(about, sessions[0], meant) is { } rung)
         {
             var loaded = On(line, rung, about.Implement!);
             // A fifth is not always enough: then the count goes with it, inside its zone.
@@ -71,6 +56,37 @@ internal static class Correction
             : null;
     }
 
+    /// <summary>Why the line is far too easy; null where it is not, or where what was done and said speaks against it.</summary>
+    internal static ImmutableArray<string>? WhyTooEasy(LineCase about, SetLog[][] sessions)
+    {
+        var line = about.Line;
+        if (line.Form != SetForm.Straight || about.Foresee(line) is not { IsEmpty: false } foreseen)
+        {
+            return null;
+        }
+
+        double meant = Meant(about, about.AskedOf(sessions[0]));
+        bool isSaid = IsSaid(about, sessions[0], meant);
+        if (!(IsFarTooEasy(foreseen, line, meant) || (isSaid && IsFarTooEasyInTheMiddle(foreseen, line, meant))) || !IsBorneOut(about, sessions[0], meant))
+        {
+            return null;
+        }
+
+        int last = line.Counts[^1];
+        return
+        [
+            IsFarTooEasy(foreseen, line, meant)
+                ? $"Even the low end of the forecast leaves {Math.Floor(foreseen[^1].Low - last):0} after {last}, meant were {meant:0.#}."
+                : $"Every set was said to leave {meant + TooEasyBy:0.#} and more, and the forecast says so too: {Math.Floor(foreseen[^1].Middle - last):0} after {last}, meant were {meant:0.#}.",
+            IsBacked(about, sessions[0], meant)
+                ? $"{sessions[0].Max(Sides.Done)} in one set back the whole way." : "Load moves by a fifth at most until a set to the limit backs more.",
+        ];
+    }
+
+    /// <summary>A set to the limit, or one that went far past its count, shows what is there.</summary>
+    private static bool IsBacked(LineCase about, SetLog[] last, double meant) =>
+        last.Select((s, i) => s.ToLimit || Sides.Done(s) >= CountOf(about, last, i) + meant + TooEasyBy).Any(backed => backed);
+
     private static bool IsFarTooEasy(ImmutableArray<RepetitionRange> foreseen, Prescription line, double meant) =>
         foreseen.Zip(line.Counts, (range, count) => range.Low >= count + meant + TooEasyBy).All(easy => easy);
 
@@ -81,21 +97,23 @@ internal static class Correction
     private static bool IsSaid(LineCase about, SetLog[] last, double meant) =>
         last.Length >= about.SetsAsked(last) && last.All(s => s.ToLimit || s.Reserve is not null) && IsBorneOut(about, last, meant);
 
+    private static int CountOf(LineCase about, SetLog[] session, int set) =>
+        about.AskedOf(session).Counts is var asked ? asked[Math.Min(set, asked.Length - 1)] : 0;
+
     /// <summary>What was done and said does not speak against it. Who said nothing is taken at the forecast.</summary>
     private static bool IsBorneOut(LineCase about, SetLog[] last, double meant)
     {
-        var asked = about.AskedOf(last);
-        var told = last.Select((s, i) => (Set: s, Count: asked.Counts[Math.Min(i, asked.Counts.Length - 1)])).Where(s => s.Set.ToLimit || s.Set.Reserve is not null).ToArray();
+        var told = last.Select((s, i) => (Set: s, Count: CountOf(about, last, i))).Where(s => s.Set.ToLimit || s.Set.Reserve is not null).ToArray();
         return told.All(s => Sides.Done(s.Set) + (s.Set.ToLimit ? 0 : s.Set.Reserve!.Value.Figure) >= s.Count + meant + TooEasyBy);
     }
 
     /// <summary>The heaviest load here, so much more of what the muscles meet at most, at which the counts leave what was meant.</summary>
-    private static Rung? Heavier(LineCase about, double most, double meant)
+    private static Rung? Heavier(LineCase about, SetLog[] last, double meant)
     {
+        double most = IsBacked(about, last, meant) ? double.MaxValue : MostAtOnce;
         Rung? heaviest = null;
         for (var rung = about.Implement?.Ladder.Above(about.Line.Load);
-            rung is not null && LoadStep.Jump(about.Line, about.Exercise, rung, about.Client, about.Anchor!) <= most + 1e-9
-                && IsBorne(rung);
+            rung is not null && LoadStep.Jump(about.Line, about.Exercise, rung, about.Client, about.Anchor!) is var jump && jump <= most + 1e-9 && IsEnough(rung, jump);
             rung = about.Implement!.Ladder.Above(rung.Load))
         {
             heaviest = rung;
@@ -103,11 +121,12 @@ internal static class Correction
 
         return heaviest;
 
-        // Past a fifth the low end has to bear it too: so far off the forecast leans on the curve more than on what was done.
-        bool IsBorne(Rung rung) =>
+        // Past a fifth the low end has to bear it too, and the sets by themselves: so far off the forecast leans on the curve more than on what was done.
+        bool IsEnough(Rung rung, double jump) =>
             about.Line with { Load = rung.Load } is var there && about.Leaves(meant, there)
-            && (LoadStep.Jump(about.Line, about.Exercise, rung, about.Client, about.Anchor!) <= MostAtOnce + 1e-9
-                || about.Foresee(there).Zip(there.Counts).All(set => set.First.Low >= set.Second));
+            && (jump <= MostAtOnce + 1e-9 || (IsBorne(about, there) && (1 + jump) * (1 + (there.Counts.Max() / 30.0)) <= last.Max(Epley)));
+
+        static double Epley(SetLog set) => 1 + ((Sides.Done(set) + (set.ToLimit ? 0 : set.Reserve?.Figure ?? 0)) / 30);
     }
 
     /// <summary>Counts that leave what was meant, where the low end still leaves far more; null where they are there already.</summary>
@@ -135,18 +154,19 @@ internal static class Correction
     }
 
     /// <summary>
-    /// A lighter load of a fifth less at most: the heaviest at which the counts are forecast, else the lightest of them with as many as it
-    /// allows. Where every set went to failure and a fifth less would not even leave the zone's fewest, as far as it takes. Null where none lies
-    /// so near.
+    /// A lighter load of a fifth less at most: the heaviest that leaves what was meant, else the lightest of them with as many as it allows. Where every
+    /// set went to failure and a fifth less would not even leave the zone's fewest, as far as it takes. Null where none lies so near.
     /// </summary>
     /// <param name="last">Sets of the last session.</param>
-    internal static Prescription? Lighter(LineCase about, SetLog[] last)
+    /// <param name="surely">The low end of the range has to bear the counts too: who fell far short is to come through next time.</param>
+    internal static Prescription? Lighter(LineCase about, SetLog[] last, bool surely)
     {
         if (about.Implement is not { } implement || about.Anchor is not { } anchor || about.Foresee(about.Line).IsEmpty)
         {
             return null;
         }
 
+        double meant = Meant(about, about.AskedOf(last));
         int fewest = about.Rules.Zones.Of((about.Start ?? about.Line).Counts.Min()).Least;
         Prescription? lightest = null;
         for (var rung = implement.Ladder.Below(about.Line.Load); rung is not null && rung.Load > Mass.Zero; rung = implement.Ladder.Below(rung.Load))
@@ -158,36 +178,49 @@ internal static class Correction
             }
 
             lightest = On(about.Line, rung, implement);
-            if (about.Leaves(0, lightest))
+            if (about.Leaves(meant, lightest) && (!surely || IsBorne(about, lightest)))
             {
                 return lightest;
             }
         }
 
-        return lightest is null ? null : AsForecast(about, lightest);
+        return lightest is null ? null : AsForecast(about, lightest, meant);
+    }
+
+    /// <summary>Even the low end of the range reaches every count.</summary>
+    private static bool IsBorne(LineCase about, Prescription line) => about.Foresee(line).Zip(line.Counts).All(set => set.First.Low >= set.Second);
+
+    /// <summary>As many in every set as leave what was meant, where no load can be taken off; never fewer than every set had.</summary>
+    internal static Prescription Fewer(LineCase about, SetLog[] last)
+    {
+        int least = Math.Max(1, last.Min(Sides.Done));
+        var done = about.Line with { Counts = LastSessions.Falling([.. about.Line.Counts.Select((c, i) => Math.Min(c, i < last.Length ? Sides.Done(last[i]) : c))]) };
+        return about.Foresee(done).IsEmpty ? done : done with { Counts = [.. AsForecast(about, done, Meant(about, about.AskedOf(last))).Counts.Zip(done.Counts, (c, d) => Math.Min(d, Math.Max(c, least)))] };
     }
 
     /// <summary>A step down is at least so much, else nobody would feel it (common practice).</summary>
     private const double LeastStep = 0.02;
 
-    /// <summary>The heaviest load that is a step lighter, at most a tenth; null where none lies so near.</summary>
-    internal static Prescription? StepDown(LineCase about)
+    /// <summary>
+    /// A step lighter, a tenth at most: the heaviest load that leaves what was meant, else the lightest of them. Null where none lies so near.
+    /// </summary>
+    internal static Prescription? StepDown(LineCase about, double meant)
     {
         if (about is not { Implement: { } implement, Anchor: { } anchor })
         {
             return null;
         }
 
-        for (var rung = implement.Ladder.Below(about.Line.Load); rung is not null && rung.Load > Mass.Zero; rung = implement.Ladder.Below(rung.Load))
+        Prescription? lighter = null;
+        for (var rung = implement.Ladder.Below(about.Line.Load);
+            rung is not null && rung.Load > Mass.Zero && LoadStep.Jump(about.Line, about.Exercise, rung, about.Client, anchor) is var jump && jump >= -LoadStep.Largest - 1e-9
+                && (lighter is null || !about.Leaves(meant, lighter));
+            rung = implement.Ladder.Below(rung.Load))
         {
-            double jump = LoadStep.Jump(about.Line, about.Exercise, rung, about.Client, anchor);
-            if (jump <= -LeastStep)
-            {
-                return jump >= -LoadStep.Largest - 1e-9 ? On(about.Line, rung, implement) : null;
-            }
+            lighter = jump <= -LeastStep ? On(about.Line, rung, implement) : lighter;
         }
 
-        return null;
+        return lighter;
     }
 
     /// <summary>With as many in every set as are forecast to leave so many.</summary>

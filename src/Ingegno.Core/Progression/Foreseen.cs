@@ -48,9 +48,9 @@ public static class Foreseen
     }
 
     /// <summary>How the logarithm of a set's repetitions bends with what is not known: they are known to so many percent rather than to so many.</summary>
-    private readonly record struct Bends(double Maximum, double Endurance, double Recovery)
+    private readonly record struct Bends(double Maximum, double Endurance, double Recovery, double Steepness)
     {
-        internal double Variance(StrengthAnchor anchor) => anchor.Doubt.Variance(Maximum, Endurance, Recovery, anchor.Spread);
+        internal double Variance(StrengthAnchor anchor) => anchor.Doubt.Variance(Maximum, Endurance, Recovery, Steepness, anchor.Spread);
     }
 
     /// <returns>One entry a set; empty where nothing is forecast.</returns>
@@ -67,7 +67,8 @@ public static class Foreseen
         double[] maximum = Along((m, by) => m.At(((m.Maximum + body) * by) - body));
         double[] endurance = Along((m, by) => m with { Endurance = m.Endurance * by });
         double[] recovery = Along((m, by) => m with { Recovery = m.Recovery * by });
-        return [.. maximum.Select((bend, i) => new Bends(bend, endurance[i], recovery[i]))];
+        double[] steepness = Along((m, by) => m with { Steepness = m.Steepness + Math.Log(by) });
+        return [.. maximum.Select((bend, i) => new Bends(bend, endurance[i], recovery[i], steepness[i]))];
 
         double[] Along(Func<StrengthAnchor, double, StrengthAnchor> moved) => Bend(
             Middle(line, exercise, client, moved(anchor, Math.Exp(Nudge)), partners), Middle(line, exercise, client, moved(anchor, Math.Exp(-Nudge)), partners));

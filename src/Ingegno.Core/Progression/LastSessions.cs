@@ -17,6 +17,9 @@ internal static class LastSessions
     /// <summary>Breath gave out: so much more rest, seconds (common practice).</summary>
     private const int MoreRest = 30;
 
+    /// <summary>Missing so small a part of what was asked is not missing it (common practice).</summary>
+    private const double SmallPart = 0.05;
+
     /// <summary>Soreness of 0 to 3 before the next day for the muscle, from which nothing is added.</summary>
     private const int StillSore = 2;
 
@@ -87,6 +90,14 @@ internal static class LastSessions
             : null;
     }
 
+    /// <summary>Not one repetition, and nothing lighter here: another set-up or exercise, for counts cannot help.</summary>
+    internal static Step? NotOne(LineCase about, SetLog[] last) =>
+        last.All(s => Sides.Done(s) == 0) && about.Line.Count.IsRepetitions() && Correction.Lighter(about, last, surely: true) is null
+            ? new Step(
+                StepKind.Change, $"Rebuild this line with an easier variation: not one repetition of {PlainWords.InSentence(about.Line.Name)} was done.",
+                ["Nothing lighter is here, and no count is smaller than one."], null)
+            : null;
+
     internal static Step? Falling(LineCase about, SetLog[][] sessions)
     {
         var line = about.Line;
@@ -97,12 +108,12 @@ internal static class LastSessions
 
         string reason = $"short of {about.AskedOf(sessions[0]).CountInWords}, {Running} sessions running";
         // A small miss is small: a rung that is a step, else the count that is done.
-        if (Correction.StepDown(about) is { } lighter)
+        if (Correction.StepDown(about, Correction.Meant(about, about.AskedOf(sessions[0]))) is { } lighter)
         {
             return new Step(StepKind.Back, $"Back to {lighter.Load}: {reason}.", ["Lighter and clean beats the same again and short."], lighter);
         }
 
-        var fewer = AsDone(line, sessions[0]);
+        var fewer = Correction.Fewer(about, sessions[0]);
         return new Step(StepKind.Back, $"Back to what is done, {fewer.CountInWords}: {reason}.", [], fewer);
     }
 
@@ -130,19 +141,55 @@ internal static class LastSessions
 
         int asked = was.Counts.Take(last.Length).Sum();
         string of = $"{missed} of {asked} {(line.Count == CountKind.Seconds ? "seconds" : "repetitions")} short";
-        if (missed < FarShort * asked)
+        if (TooMuch(about, sessions, missed >= FarShort * asked) is not { } why)
         {
             return new Step(StepKind.Hold, $"The same again: {of}.", [], line);
         }
 
-        ImmutableArray<string> why = [$"A third or more short is more than a bad day: {was.CountInWords} was too much."];
-        if (Correction.Lighter(about, last) is { } lighter)
+        if (Correction.Lighter(about, last, surely: missed >= FarShort * asked) is { } lighter)
         {
-            return new Step(StepKind.TooMuch, $"Down to {lighter.Load}, {lighter.CountInWords}: {of}.", why, lighter);
+            return new Step(StepKind.TooMuch, $"Down to {lighter.Load}, {lighter.CountInWords}: {of}.", [why], lighter);
         }
 
-        var fewer = AsDone(line, last);
-        return new Step(StepKind.TooMuch, $"Down to what is done, {fewer.CountInWords}: {of}.", why, fewer);
+        var fewer = Correction.Fewer(about, last);
+        return new Step(StepKind.TooMuch, $"Down to what is done, {fewer.CountInWords}: {of}.", [why], fewer);
+    }
+
+    /// <summary>Why falling short is no bad day: a correction goes down as straight as up. Null where it may be one.</summary>
+    private static string? TooMuch(LineCase about, SetLog[][] sessions, bool isFar)
+    {
+        var was = about.AskedOf(sessions[0]);
+        if (isFar)
+        {
+            return $"A third or more short is more than a bad day: {was.CountInWords} was too much.";
+        }
+
+        var sets = about.Foresee(about.Line).Zip(about.Line.Counts, (range, count) => (range, count)).ToArray();
+        if (sets.FirstOrDefault(s => s.range.High < s.count) is { range: not null } never)
+        {
+            return $"Even the high end of the forecast, {never.range.High:0.#}, does not reach the {never.count} asked.";
+        }
+
+        bool again = sessions.Length > 1 && !IsSmall(was, sessions[0]) && !IsSmall(about.AskedOf(sessions[1]), sessions[1]);
+        return again && sets.FirstOrDefault(s => s.range.Middle < s.count) is { range: not null } low
+            ? $"Short twice running, and the forecast, {low.range.Middle:0.#}, does not reach the {low.count} asked."
+            : null;
+    }
+
+    /// <summary>One missed is not missed, nor two of sixty.</summary>
+    private static bool IsSmall(Prescription asked, SetLog[] session) => Missed(asked, session) <= Math.Max(1, SmallPart * asked.Counts.Sum());
+
+    /// <summary>
+    /// All done, but with less left than was meant, and the forecast says so too: it sits above its effort as it is. What always is said tells nothing.
+    /// </summary>
+    internal static Step? LessLeft(LineCase about, SetLog[] last)
+    {
+        var was = about.AskedOf(last);
+        double meant = Correction.Meant(about, was);
+        return last[^1] is { ToLimit: false, Reserve: { IsOpen: false } left } && left.Figure < meant && about.Client.Learned.SaysAlways is null
+            && about.Foresee(about.Line) is { IsEmpty: false } foreseen && foreseen.Zip(about.Line.Counts).Any(set => set.First.Middle < set.Second + meant)
+            ? new Step(StepKind.Hold, $"The same again: {left.Figure:0.#} left on the last set, {meant:0.#} were meant.", ["More is asked for once the effort is the one that was meant."], about.Line)
+            : null;
     }
 
     /// <summary>A line that asks more than it did earns nothing on what it asked before.</summary>
@@ -155,10 +202,6 @@ internal static class LastSessions
                 [$"Sets are judged by what they were asked as on {last[0].On:d MMM}."], line)
             : null;
     }
-
-    /// <summary>No more than was done in the last session; what it left out stays as it was.</summary>
-    private static Prescription AsDone(Prescription line, SetLog[] last) =>
-        line with { Counts = Falling([.. line.Counts.Select((c, i) => Math.Min(c, i < last.Length ? Sides.Done(last[i]) : c))]) };
 
     /// <summary>No later set asks more than an earlier one, and each asks one at least.</summary>
     internal static ImmutableArray<int> Falling(ImmutableArray<int> done) => [.. done.Select((_, i) => Math.Max(1, done.Take(i + 1).Min()))];

@@ -77,7 +77,7 @@ public static class Learning
     {
         ImmutableArray<TrainedSet> sets =
         [
-            .. log.Where(s => s.As.Count.IsRepetitions() && s.Set.Repetitions > 0 && catalogue.Find(s.Set.Exercise) is { IsForecast: true } e && anchors.For(e) is not null)
+            .. log.Where(s => s.As.Count.IsRepetitions() && (s.Set.Repetitions > 0 || Belief.IsToFailure(s.Set)) && catalogue.Find(s.Set.Exercise) is { IsForecast: true } e && anchors.For(e) is not null)
                 .OrderBy(s => s.Set.On).ThenBy(s => s.Set.Line).ThenBy(s => s.Set.SetNumber),
         ];
         ImmutableArray<string> exercises = [.. sets.Select(s => s.Set.Exercise).Distinct()];

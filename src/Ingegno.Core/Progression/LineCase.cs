@@ -52,6 +52,12 @@ public sealed record LineCase(
     internal Prescription AskedOf(SetLog[] session) =>
         session.Select(s => AskedAs.GetValueOrDefault(s.Id)).FirstOrDefault(p => p is not null && p.Exercise == Line.Exercise && !p.Counts.IsEmpty) ?? Line;
 
+    /// <summary>
+    /// The last session was the first of this exercise, and its last set as many as leave what is meant (<see cref="LimitAsk.Calibrates"/>): it tells what
+    /// is possible, not what every set is to be.
+    /// </summary>
+    public bool FoundItsNumbers { get; init; }
+
     /// <summary>A session before the last, at whatever load, was logged with sets missing: that was asked about then.</summary>
     public bool LeftSetsOutBefore { get; init; }
 

@@ -131,6 +131,7 @@ public static class NextStep
         LayOff.Of,
         (about, sessions) => LastSessions.StopReasons(about.Line, sessions),
         (about, sessions) => sessions.Length >= Plateau.Back && LastSessions.IsSlightlyShort(about, sessions[0]) ? Stuck(about, sessions) : null,
+        (about, sessions) => LastSessions.NotOne(about, sessions[0]),
         LastSessions.Falling,
         LastSessions.Short,
         CleanWork.AtTheEnd,
@@ -143,18 +144,24 @@ public static class NextStep
     /// <summary>How it goes on; the last always has something to say.</summary>
     private static readonly ImmutableArray<Rule> Onward =
     [
+        (about, sessions) => LastSessions.LessLeft(about, sessions[0]),
         Correction.Up,
+        Slower,
         SchoolStep.For,
         (about, _) => about.Line.Form == SetForm.RestPause ? MoreInAll(about.Line, about.Rules) : null,
         Stuck,
         Raised,
     ];
 
-    /// <summary>A flat line over four exposures without a better set, where the last session did not beat its target either.</summary>
+    /// <summary>
+    /// A flat line over four exposures as it stands now, without a better set, where the last session did not beat its target either: a line that
+    /// was raised since has risen.
+    /// </summary>
     private static Step? Stuck(LineCase about, SetLog[][] sessions)
     {
         var trend = Plateau.Of(about.Estimates);
-        if (trend is Trend.TooEarly or Trend.Rising || Over(about, about.AskedOf(sessions[0]), sessions[0]) > 0 || IsBetterLately(sessions))
+        int asNow = sessions.TakeWhile(s => about.AskedOf(s) is var was && was.Tempo == about.Line.Tempo && was.Load == about.Line.Load).Count();
+        if (trend is Trend.TooEarly or Trend.Rising || asNow < Plateau.Back || Over(about, about.AskedOf(sessions[0]), sessions[0]) > 0 || IsBetterLately(sessions))
         {
             return null;
         }
@@ -204,6 +211,30 @@ public static class NextStep
     {
         var next = more.Next with { Counts = [.. line.Counts, line.Counts[^1]] };
         return new(StepKind.Set, $"Add a set more: {next.CountInWords}.", ["Every set had some to spare: none is made shorter for it."], next);
+    }
+
+    /// <summary>
+    /// Far too easy at the top of its zone, with nothing heavier or harder here: slower on the way down, then held longer, as many seconds as still leave what was meant with
+    /// the counts as they are.
+    /// </summary>
+    private static Step? Slower(LineCase about, SetLog[][] sessions)
+    {
+        if (about.Line.Counts.Min() < about.Rules.Zones.Of((about.Start ?? about.Line).Counts.Min()).Most || Correction.WhyTooEasy(about, sessions) is not { } why)
+        {
+            return null;
+        }
+
+        double meant = Correction.Meant(about, about.Line);
+        Prescription? slower = null;
+        for (var line = about.Line; Next(line) is { } next && about.Leaves(meant, next); line = next)
+        {
+            slower = next;
+        }
+
+        return slower is null ? null : new(StepKind.Tempo, $"Far too easy: tempo {slower.Tempo}, {slower.CountInWords}.", why, slower);
+
+        Prescription? Next(Prescription line) => ProgressionOrder.After(
+            new(line, line, about.Exercise, about.Implement, about.Anchor, []), [Raise.Tempo, Raise.Pause], about.Client, about.Rules)?.Next;
     }
 
     /// <summary>What is raised once load and repetitions have run out.</summary>

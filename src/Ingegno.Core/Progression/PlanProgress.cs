@@ -101,6 +101,8 @@ public static class PlanProgress
                         Start = line.Start,
                         Today = day,
                         LeftSetsOutBefore = LeftSetsOut(asked),
+                        FoundItsNumbers = LimitAsk.Calibrates(prescription, exercise, client)
+                            && training.Sets.Where(s => s.Line == line.Line || s.Exercise == prescription.Exercise).Select(s => s.On).Distinct().Take(2).Count() == 1,
                         Otherwise = newest.All(l => l.Load.Grams != prescription.Load.Grams && (line.Since is not { } from || l.On >= from)) ? [.. newest] : [],
                         Harder = exercise.Harder is [var up, ..] ? rules.Catalogue.Find(up.Exercise) : null,
                         Variations = [.. Variations(line, prescription, exercise)],

@@ -61,11 +61,9 @@ public static class ProgressionOrder
         : purpose == Purpose.Strength ? [Raise.Load, Raise.Variation, Raise.Repetitions, Raise.Set, Raise.Tempo, Raise.Pause]
         : Usual;
 
-    /// <summary>Where every set has some to spare a harder variation comes before another easy set.</summary>
+    /// <summary>Where every set has some to spare another easy set comes last.</summary>
     public static ImmutableArray<Raise> ForEasy(Purpose purpose, HouseRules rules) =>
-        For(purpose, rules) is var order && order.IndexOf(Raise.Set) is var set and >= 0 && order.IndexOf(Raise.Variation) > set
-            ? order.Remove(Raise.Variation).Insert(set, Raise.Variation)
-            : order;
+        For(purpose, rules) is var order && order.Contains(Raise.Set) ? [.. order.Remove(Raise.Set), Raise.Set] : order;
 
     /// <returns>Null when everything in the order has run out, or the line is for skill, joint care or activation.</returns>
     public static Raised? After(Climbing at, ImmutableArray<Raise> order, ClientProfile client, HouseRules rules) =>

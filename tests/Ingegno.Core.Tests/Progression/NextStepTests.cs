@@ -154,7 +154,7 @@ public class NextStepTests
     }
 
     [Fact]
-    public void A_load_step_is_never_over_10_percent_unless_earned_and_a_correction_never_over_a_fifth() =>
+    public void A_load_step_is_never_over_10_percent_unless_earned_and_a_correction_never_over_a_fifth_unless_a_set_bears_it() =>
         Gen.Select(Gen.Double[5, 60], Gen.Double[0.01, 1], Gen.Int[8, 16].Array[3], Gen.Double[0, 6]).Sample((load, jump, reps, reserve) =>
         {
             var line = Prescribed(load);
@@ -167,7 +167,12 @@ public class NextStepTests
 
             if (step.Sentence.StartsWith("Far too easy", StringComparison.Ordinal))
             {
-                step.Next.Load.Kilograms.ShouldBeLessThanOrEqualTo(load * 1.2001);
+                // Past a fifth only where the best set bears the counts there by Epley (from memory).
+                if (step.Next.Load.Kilograms > load * 1.2001)
+                {
+                    (step.Next.Load.Kilograms / load * (1 + (line.Counts.Max() / 30.0))).ShouldBeLessThanOrEqualTo(1 + ((reps.Max() + reserve) / 30));
+                }
+
                 return;
             }
 

@@ -334,9 +334,10 @@ public class StepRulesTests
     [Fact]
     public void A_line_that_stands_still_changes_one_thing_and_one_that_beats_its_target_goes_on()
     {
-        var flat = Case(Line, Handles(20), Session(0, 10, 10, 10)) with { Estimates = [.. Enumerable.Repeat(1.0, 12)] };
+        var flat = Case(Line, Handles(20), [.. Enumerable.Range(0, Plateau.Back).Select(i => Session(i * 3, 10, 10, 10))]) with { Estimates = [.. Enumerable.Repeat(1.0, 12)] };
         NextStep.For(flat)!.Kind.ShouldBe(StepKind.Stuck);
-        NextStep.For(flat with { Logs = Session(0, 11, 11, 11) })!.Kind.ShouldBe(StepKind.Repetitions);
+        NextStep.For(flat with { Logs = [.. flat.Logs.Where(l => l.On < People.Today), .. Session(0, 11, 11, 11)] })!.Kind.ShouldBe(StepKind.Repetitions);
+        NextStep.For(flat with { Logs = Session(0, 10, 10, 10) })!.Kind.ShouldBe(StepKind.Repetitions, "a line that was raised since has risen");
         NextStep.For(flat with { Estimates = [.. Enumerable.Repeat(1.0, 6)] })!.Kind.ShouldBe(StepKind.Repetitions);
     }
 

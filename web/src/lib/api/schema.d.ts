@@ -1563,6 +1563,26 @@ export interface components {
              * @description Covariance.
              */
             enduranceWithRecovery: number;
+            /**
+             * Format: double
+             * @description Standard deviation; 0 until the exercise is logged, since it counts from there.
+             */
+            steepness: number;
+            /**
+             * Format: double
+             * @description Covariance.
+             */
+            maximumWithSteepness: number;
+            /**
+             * Format: double
+             * @description Covariance.
+             */
+            enduranceWithSteepness: number;
+            /**
+             * Format: double
+             * @description Covariance.
+             */
+            recoveryWithSteepness: number;
         };
         /**
          * @description Where a band or strap is tied, by the body.
@@ -5803,6 +5823,13 @@ export interface components {
             recovery: number;
             /** @description What is not known of it, beside double StrengthAnchor.Spread. */
             doubt: components["schemas"]["AnchorDoubt"];
+            pivot: null | components["schemas"]["Mass"];
+            /**
+             * Format: double
+             * @description How repetitions fall off with the load against most people's, learned from the log: away from the Mass? StrengthAnchor.Pivot the maximum counts as so many
+             *     times its logarithm more. Above 0 heavier loads are borne better, and lighter ones worse, than the charts say.
+             */
+            steepness: number;
             low: components["schemas"]["Mass"];
             high: components["schemas"]["Mass"];
         };
