@@ -13,7 +13,7 @@ namespace Ingegno.Simulation;
 /// <param name="truth">The truth about an exercise as prescribed, which the body has and the server never asks for; null for what is not counted in repetitions.</param>
 public sealed class SimulatedClient(HttpClient http, string token, SimulatedBody body, Func<JsonNode, HiddenExercise?> truth, int seed)
 {
-    private const int UsualHold = 30, MostFound = 40;
+    private const int UsualHold = 30;
 
     private readonly Random _chance = new(seed);
     private int _turn = -1;
@@ -50,11 +50,6 @@ public sealed class SimulatedClient(HttpClient http, string token, SimulatedBody
             bool limit = view["toLimit"] is JsonObject asked && asked["line"]!.GetValue<int>() == line && number == LastOf(line);
             bool finds = !limit && number == LastOf(line) && view["calibrates"]!.AsArray().Any(l => l!.GetValue<int>() == line);
             var set = Do(lines[line]["prescription"]!, line, number, step, limit, finds);
-            if (set is null)
-            {
-                continue;
-            }
-
             at += TimeSpan.FromSeconds(step["lasts"]!.GetValue<double>());
             set["on"] = day.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture);
             set["at"] = at.ToString("O", System.Globalization.CultureInfo.InvariantCulture);
@@ -81,7 +76,7 @@ public sealed class SimulatedClient(HttpClient http, string token, SimulatedBody
     }
 
     /// <param name="finds">As many as leave what is asked to be left.</param>
-    private JsonObject? Do(JsonNode asked, int line, int number, JsonNode step, bool limit, bool finds)
+    private JsonObject Do(JsonNode asked, int line, int number, JsonNode step, bool limit, bool finds)
     {
         int count = step["count"]!.GetValue<int>();
         double load = asked["load"]!.GetValue<double>();
@@ -107,12 +102,8 @@ public sealed class SimulatedClient(HttpClient http, string token, SimulatedBody
         bool sided = asked["perSide"]!.GetValue<bool>();
         double other = sided ? count * (Phase(0) + Phase(1) + Phase(2) + Phase(3)) : 0;
         var outcome = body.Does(new AskedSet(
-            hidden.Exercise, Mass.FromKilograms(load), finds ? MostFound : count, (int?)asked["reserve"]?.GetValue<double>(), Phase(0), Phase(1), Phase(2), Phase(3),
-            Duration.FromSeconds(number == 1 ? 0 : rest + other), limit));
-        if (outcome.Repetitions == 0)
-        {
-            return null;
-        }
+            hidden.Exercise, Mass.FromKilograms(load), count, (int?)asked["reserve"]?.GetValue<double>(), Phase(0), Phase(1), Phase(2), Phase(3),
+            Duration.FromSeconds(number == 1 ? 0 : rest + other), limit, finds));
 
         set["repetitions"] = outcome.Repetitions;
         set["reserve"] = outcome.SaidLeft;

@@ -213,6 +213,9 @@ internal static class LastSessions
                 ["Nothing is added to a muscle that is still sore."], about.Line)
             : null;
 
+    /// <summary>All that was asked.</summary>
+    internal static bool IsDone(LineCase about, SetLog[] last) => about.AskedOf(last) is var asked && last.Length >= asked.Counts.Length && Missed(asked, last) == 0;
+
     private static int Missed(Prescription line, SetLog[] session) =>
         Enumerable.Range(0, Math.Min(session.Length, line.Counts.Length)).Sum(i => Math.Max(0, line.Counts[i] - Sides.Done(session[i])));
 

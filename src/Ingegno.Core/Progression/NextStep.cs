@@ -155,13 +155,13 @@ public static class NextStep
 
     /// <summary>
     /// A flat line over four exposures as it stands now, without a better set, where the last session did not beat its target either: a line that
-    /// was raised since has risen.
+    /// was raised since has risen, and one that goes down while all that is asked is done is not going down.
     /// </summary>
     private static Step? Stuck(LineCase about, SetLog[][] sessions)
     {
         var trend = Plateau.Of(about.Estimates);
         int asNow = sessions.TakeWhile(s => about.AskedOf(s) is var was && was.Tempo == about.Line.Tempo && was.Load == about.Line.Load).Count();
-        if (trend is Trend.TooEarly or Trend.Rising || asNow < Plateau.Back || Over(about, about.AskedOf(sessions[0]), sessions[0]) > 0 || IsBetterLately(sessions))
+        if (trend is Trend.TooEarly or Trend.Rising || asNow < Plateau.Back || (trend == Trend.Falling && LastSessions.IsDone(about, sessions[0])) || Over(about, about.AskedOf(sessions[0]), sessions[0]) > 0 || IsBetterLately(sessions))
         {
             return null;
         }

@@ -94,13 +94,15 @@
 					</td>
 					{#each views as view, n (n)}
 						<td class="text-right align-top">
-							<button
-								class="min-h-6 w-full text-right font-semibold whitespace-pre"
-								onclick={() => (open = i)}
-								>{view ? row.of(view).split('  ')[0] : ''}{#if view && row.of(view).includes('  ')}<span
-										class="text-soft block text-[11px] font-normal">{row.of(view).split('  ')[1]}</span
-									>{/if}</button
-							>
+							{#if view}
+								<button
+									class="min-h-6 w-full text-right font-semibold whitespace-pre"
+									onclick={() => (open = i)}
+									>{row.of(view).split('  ')[0]}{#if row.of(view).includes('  ')}<span
+											class="text-soft block text-[11px] font-normal">{row.of(view).split('  ')[1]}</span
+										>{/if}</button
+								>
+							{/if}
 						</td>
 					{/each}
 				</tr>
