@@ -8,7 +8,8 @@ namespace Ingegno.Core.Progression;
 /// <summary>
 /// What is believed of a client while their log is read, the state of the filter of <see cref="Learning"/>: endurance, recovery, left unsaid and
 /// the form of the day, then for each exercise its maximum, how far it lasts and recovers otherwise than the body's others, and how steeply its
-/// repetitions fall off with the load; all but the third and the last as logarithms. Sets are compared by the logarithm of their repetitions, in which the load charts are nearly straight lines.
+/// repetitions fall off with the load; all but the third and the last as logarithms. Sets are compared by the logarithm of their repetitions, in which
+/// the load charts are nearly straight lines.
 /// </summary>
 internal sealed class Belief
 {

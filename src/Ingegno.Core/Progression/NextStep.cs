@@ -161,7 +161,8 @@ public static class NextStep
     {
         var trend = Plateau.Of(about.Estimates);
         int asNow = sessions.TakeWhile(s => about.AskedOf(s) is var was && was.Tempo == about.Line.Tempo && was.Load == about.Line.Load).Count();
-        if (trend is Trend.TooEarly or Trend.Rising || asNow < Plateau.Back || (trend == Trend.Falling && LastSessions.IsDone(about, sessions[0])) || Over(about, about.AskedOf(sessions[0]), sessions[0]) > 0 || IsBetterLately(sessions))
+        if (trend is Trend.TooEarly or Trend.Rising || asNow < Plateau.Back || (trend == Trend.Falling && LastSessions.IsDone(about, sessions[0]))
+            || Over(about, about.AskedOf(sessions[0]), sessions[0]) > 0 || IsBetterLately(sessions))
         {
             return null;
         }
@@ -214,12 +215,13 @@ public static class NextStep
     }
 
     /// <summary>
-    /// Far too easy at the top of its zone, with nothing heavier or harder here: slower on the way down, then held longer, as many seconds as still leave what was meant with
-    /// the counts as they are.
+    /// Far too easy at the top of its zone, with nothing harder here and no load that repetitions could earn: slower on the way down, then held
+    /// longer, as many seconds as still leave what was meant with the counts as they are.
     /// </summary>
     private static Step? Slower(LineCase about, SetLog[][] sessions)
     {
-        if (about.Line.Counts.Min() < about.Rules.Zones.Of((about.Start ?? about.Line).Counts.Min()).Most || Correction.WhyTooEasy(about, sessions) is not { } why)
+        if (about.Line.Counts.Min() < about.Rules.Zones.Of((about.Start ?? about.Line).Counts.Min()).Most || EarnsALoad(about)
+            || Correction.WhyTooEasy(about, sessions) is not { } why)
         {
             return null;
         }
@@ -236,6 +238,10 @@ public static class NextStep
         Prescription? Next(Prescription line) => ProgressionOrder.After(
             new(line, line, about.Exercise, about.Implement, about.Anchor, []), [Raise.Tempo, Raise.Pause], about.Client, about.Rules)?.Next;
     }
+
+    private static bool EarnsALoad(LineCase about) =>
+        about is { Implement: { } held, Anchor: { } anchor } && held.Ladder.Above(about.Line.Load) is { } rung
+        && LoadStep.Earning(about.Line with { Counts = FromStart(about) }, about.Exercise, rung, about.Client, anchor, about.Rules) <= about.Rules.RepetitionCap;
 
     /// <summary>What is raised once load and repetitions have run out.</summary>
     private static Raised? Further(LineCase about, ImmutableArray<Raise> order) =>

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
@@ -50,10 +51,12 @@ public class LearningTests
     }
 
     /// <summary>The last set of three, as it is shown.</summary>
-    private static RepetitionRange Shown(Lesson lesson)
+    private static RepetitionRange Shown(Lesson lesson) => Shown(lesson, 20)[^1];
+
+    private static ImmutableArray<RepetitionRange> Shown(Lesson lesson, double kilograms)
     {
         var client = People.Man with { Learned = lesson.Learned };
-        return Foreseen.Of(Line(20), Row, client, StrengthAnchors.Of(client, Catalogue.Shipped).For(Row))[^1];
+        return Foreseen.Of(Line(kilograms), Row, client, StrengthAnchors.Of(client, Catalogue.Shipped).For(Row));
     }
 
     [Fact]
@@ -133,6 +136,39 @@ public class LearningTests
         Shown(Of([odd, .. honest.Reverse()])).ShouldBe(Shown(Of([.. honest, odd])));
 
         static Lesson Of(TrainedSet[] log) => Learning.From(People.Man, Catalogue.Shipped, Anchors, log);
+    }
+
+    /// <summary>Tried and not done once is evidence; a set without a word is a set that was left out.</summary>
+    [Fact]
+    public void A_set_of_no_repetition_says_that_the_load_is_over_the_maximum()
+    {
+        Lesson Of(StopReason? stopped) => Learning.From(
+            People.Man, Catalogue.Shipped, Anchors,
+            [new TrainedSet(new SetLog(Guid.NewGuid(), 1, Row.Id, People.Today, 1, Mass.FromKilograms(30), 0, stopped is null ? null : (SaidReserve)0) { Stopped = stopped }, Line(30))]);
+        Fresh(30).ShouldBeGreaterThan(4);
+        var tried = Of(StopReason.Muscle).Learned;
+        Shown(Of(StopReason.Muscle), 30)[0].Middle.ShouldBeLessThan(Fresh(30) / 2.0);
+        Shown(Of(StopReason.Muscle), 20)[0].Middle.ShouldBeLessThan(Fresh(20));
+        tried.Anchors.Single().Maximum.ShouldBeLessThan(Anchors.For(Row)!.Maximum);
+        Of(null).Learned.Anchors.ShouldBeEmpty();
+    }
+
+    /// <summary>As foreseen at one load, better or worse than foreseen at a heavier one: the next is foreseen by both.</summary>
+    [Fact]
+    public void How_steeply_an_exercise_falls_off_with_the_load_is_learned_from_two_loads()
+    {
+        double Steepness(int better) => At(better).Learned.Anchors.Single().Steepness;
+        Steepness(4).ShouldBeGreaterThan(Steepness(0));
+        Steepness(-3).ShouldBeLessThan(Steepness(0));
+        Shown(At(4), 32)[0].Middle.ShouldBeGreaterThan(Shown(At(0), 32)[0].Middle);
+
+        static Lesson At(int better) => Learning.From(
+            People.Man, Catalogue.Shipped, Anchors,
+            from session in Enumerable.Range(0, 6)
+            let kilograms = session < 3 ? 20 : 28
+            select new TrainedSet(
+                new SetLog(Guid.NewGuid(), 1, Row.Id, People.Today.AddDays(session * 3), 1, Mass.FromKilograms(kilograms), Fresh(kilograms) + (session < 3 ? 0 : better), 0) { Stopped = StopReason.Muscle },
+                Line(kilograms)));
     }
 
     [Fact]

@@ -342,6 +342,53 @@ public class StepRulesTests
     }
 
     [Fact]
+    public void Not_one_repetition_goes_down_where_a_lighter_load_is_here_and_asks_for_another_exercise_where_none_is()
+    {
+        SetLog[] none = [.. Session(0, 0, 0, 0).Select(s => s with { Reserve = 0, Stopped = StopReason.Muscle })];
+        var down = NextStep.For(Case(Line, Handles(4, 8, 12, 16, 20), none))!;
+        down.Kind.ShouldBe(StepKind.TooMuch);
+        down.Next!.Load.ShouldBeLessThan(Line.Load);
+        var rebuilt = NextStep.For(Case(Line, null, none))!;
+        rebuilt.Kind.ShouldBe(StepKind.Change);
+        rebuilt.Next.ShouldBeNull();
+    }
+
+    /// <summary>"As many as leave two" after two tens: 10/10/22 is no plan for the week after.</summary>
+    [Fact]
+    public void A_first_last_set_that_was_open_sets_no_target()
+    {
+        var first = Case(Line, null, Session(0, 10, 10, 22));
+        NextStep.For(first with { FoundItsNumbers = true })!.Next!.Counts.ShouldAllBe(c => c <= 15);
+        NextStep.For(first)!.Next!.Counts[^1].ShouldBe(22, "any other day it was done cleanly");
+    }
+
+    [Fact]
+    public void Less_left_than_was_meant_earns_nothing_where_the_forecast_says_so_too()
+    {
+        SetLog[] tight = [.. Session(0, 10, 10, 10).Select(s => s with { Reserve = 1 })];
+        var about = Case(Line, null, tight);
+        NextStep.For(about with { Anchor = JustEnough(about) })!.Sentence.ShouldBe("The same again: 1 left on the last set, 2 were meant.");
+        NextStep.For(about with { Anchor = about.Anchor!.At(Mass.FromKilograms(60)) })!.Kind.ShouldBe(StepKind.Repetitions);
+    }
+
+    [Fact]
+    public void Short_twice_running_comes_down_where_the_forecast_is_short_too_and_once_holds()
+    {
+        SetLog[] Short(int daysAgo) => [.. Session(daysAgo, 9, 8, 8).Select(s => s with { Reserve = 0 })];
+        var about = Case(Line, Handles(14, 15, 16, 17, 18, 19, 20), Short(0), Short(3));
+        var low = JustEnough(about).At(JustEnough(about).Maximum * 0.93);
+        var step = NextStep.For(about with { Anchor = low })!;
+        step.Kind.ShouldBe(StepKind.TooMuch);
+        step.Next!.Load.Kilograms.ShouldBeInRange(16, 19);
+        Foreseen.Leaves(2, step.Next, Row, People.Man, low).ShouldBeTrue("what was meant is left again");
+        NextStep.For(about with { Anchor = about.Anchor!.At(Mass.FromKilograms(60)), Logs = Short(0) })!.Kind.ShouldBe(StepKind.Hold);
+    }
+
+    /// <summary>The weakest at which every set is just foreseen to be done.</summary>
+    private static StrengthAnchor JustEnough(LineCase about) =>
+        Enumerable.Range(40, 200).Select(i => about.Anchor!.At(Mass.FromKilograms(i / 2.0))).First(a => Foreseen.Leaves(0, about.Line, Row, People.Man, a));
+
+    [Fact]
     public void The_weaker_side_decides_and_the_stronger_stops_at_its_count()
     {
         SetLog[] session = [.. Session(0, 10, 10, 10).Select(s => s with { OtherSide = 13 })];
