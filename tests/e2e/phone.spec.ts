@@ -1,6 +1,6 @@
 import type { Page, Route } from '@playwright/test';
 import { expect, open, test } from './fixtures';
-import { savedAs, sent, shownSets, storedSets, sync, TEXT, trainee } from './phone';
+import { kept, savedAs, sent, shownSets, storedSets, sync, TEXT, trainee } from './phone';
 
 const next = (mobile: Page) =>
 	mobile.getByRole('button', { name: /^(Begin|Start now|Start the set|This side done.*|Set done.*)$/ });
@@ -246,5 +246,27 @@ test('a page that fails says what waits, saves it to a file, and opens again', a
 	await mobile.clock.runFor(21_000);
 	await expect(sync(mobile)).toHaveText('All with the coach');
 	expect(await storedSets(page.request, id)).toHaveLength(1);
+	await context.close();
+});
+
+test('who cannot do one says so, and the coach is told to rebuild the line', async ({
+	page,
+	browser,
+	baseURL
+}) => {
+	const { id, context, mobile } = await trainee(page, browser, baseURL, 'Not Yet');
+	await mobile.getByRole('button', { name: 'Begin' }).click();
+	const notOne = mobile.getByRole('button', { name: 'Not one would go' });
+	for (let set = 1; set <= 3; set++) {
+		await expect(mobile.getByRole('heading', { level: 1 })).toHaveText('Push-up');
+		await kept(mobile, () => notOne.click());
+		if (set < 3) await mobile.getByRole('button', { name: /^Start/ }).click();
+	}
+
+	expect(await storedSets(page.request, id)).toEqual(['2 1 0', '2 2 0', '2 3 0']);
+	await open(page, 'Not Yet', 'Log');
+	await expect(
+		page.getByText('Rebuild this line with an easier variation: not one repetition of push-up was done.')
+	).toBeVisible();
 	await context.close();
 });

@@ -63,6 +63,28 @@
 	/** Nobody counts down to nothing: a set logged without a count was done as asked. */
 	const done = $derived(counted > 0 ? counted : (step?.count ?? 0));
 
+	/** Tried, and it did not go once: the only way to say nought. */
+	async function notOne() {
+		if (busy || !step) return;
+		busy = true;
+		try {
+			await run.log({
+				repetitions: 0,
+				otherSide: null,
+				reserve: 0,
+				finished,
+				stopped: stopped ?? 'muscle',
+				pain: 0,
+				painAt: null
+			});
+			reserve = null;
+			stopped = null;
+			finished = 0;
+		} finally {
+			busy = false;
+		}
+	}
+
 	async function setDone(pain = 0, painAt: Joint | null = null) {
 		if (busy || !step) return;
 		busy = true;
@@ -146,6 +168,9 @@
 			>
 		{/each}
 		<button class="answer small" onclick={() => run.wobbles()}>This set-up wobbles</button>
+		{#if counted === 0 && run.standing.side === 0 && p.count !== 'seconds' && p.count !== 'breaths'}
+			<button class="answer small col-span-2" disabled={busy} onclick={notOne}>Not one would go</button>
+		{/if}
 	</div>
 	<details class="mt-4">
 		<summary class="cursor-pointer font-semibold">How to set it up and do it</summary>
