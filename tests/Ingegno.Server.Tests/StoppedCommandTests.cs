@@ -40,6 +40,8 @@ public sealed class StoppedCommandTests(ServerHost host) : IClassFixture<ServerH
             }
 
             statements.ShouldBeLessThan(60);
+            // What was kept is learned from before anybody else looks.
+            await api.Coach.GetAsync($"/api/clients/{api.Id}", Stop);
         }
 
         statements.ShouldBeGreaterThan(command is "place" or "clear" ? 1 : 2, "it wrote in several steps");
