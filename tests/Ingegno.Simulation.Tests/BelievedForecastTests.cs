@@ -20,8 +20,8 @@ public class BelievedForecastTests
     public void From_the_sixth_session_on_a_forecast_near_failure_misses_by_little_and_to_no_side(FatigueLaw law)
     {
         var near = LateSets(law).Where(t => t.IsNearFailure).ToArray();
-        near.Average(Missed).ShouldBeLessThan(1.5);
-        Math.Abs(near.Average(t => t.Shown!.Middle - t.Truly)).ShouldBeLessThan(0.45);
+        near.Average(Missed).ShouldBeLessThan(1.4);
+        Math.Abs(near.Average(t => t.Shown!.Middle - t.Truly)).ShouldBeLessThan(0.4);
     }
 
     /// <summary>Dumbbell presses and rows: within four tenths of who knows the body but not the form of the day.</summary>
@@ -58,28 +58,33 @@ public class BelievedForecastTests
     [MemberData(nameof(Laws))]
     public void A_line_that_was_wrong_at_first_is_put_right_within_three_exposures(FatigueLaw law)
     {
-        var wrong = Of(law, Habit.Plain).Where(t => t.IsLast).GroupBy(t => (t.Client, t.Line)).Select(g => g.OrderBy(t => t.Session).ToArray()).Where(g => !g[0].Sits).ToArray();
+        var wrong = WrongAtFirst(Of(law, Habit.Plain));
         wrong.Length.ShouldBeGreaterThan(200);
-        wrong.Average(g => g.Skip(1).Take(3).Any(t => t.Sits) ? 1.0 : 0).ShouldBeGreaterThan(0.75);
+        wrong.Average(IsPutRight).ShouldBeGreaterThan(0.78);
     }
 
-    /// <summary>Who leaves sets out of the log or gains quickly is served worse, but not lost: within twice the figures of the others.</summary>
+    /// <summary>Who leaves sets out of the log, gains quickly or always gives the same answer is served worse, but not lost: within twice the figures of the others.</summary>
     [Theory]
-    [InlineData(FatigueLaw.ThreeCompartments, nameof(Habit.HalfLogged))]
-    [InlineData(FatigueLaw.ThreeCompartments, nameof(Habit.Gaining))]
-    [InlineData(FatigueLaw.CriticalForce, nameof(Habit.HalfLogged))]
-    [InlineData(FatigueLaw.CriticalForce, nameof(Habit.Gaining))]
-    public void Awkward_clients_are_forecast_within_twice_the_miss(FatigueLaw law, string habit) =>
-        Late(Of(law, Enum.Parse<Habit>(habit))).Where(t => t.IsNearFailure).Average(Missed).ShouldBeLessThan(3);
-
-    /// <summary>Somebody who always says two is not taken for a steady one: the range stays wide, and the line goes on by what is done.</summary>
-    [Theory]
-    [MemberData(nameof(Laws))]
-    public void Who_always_says_the_same_is_not_believed_to_the_repetition(FatigueLaw law)
+    [InlineData(FatigueLaw.ThreeCompartments, nameof(Habit.HalfLogged), 0.55)]
+    [InlineData(FatigueLaw.ThreeCompartments, nameof(Habit.Gaining), 0.6)]
+    [InlineData(FatigueLaw.ThreeCompartments, nameof(Habit.AlwaysTwo), 0.7)]
+    [InlineData(FatigueLaw.CriticalForce, nameof(Habit.HalfLogged), 0.6)]
+    [InlineData(FatigueLaw.CriticalForce, nameof(Habit.Gaining), 0.7)]
+    [InlineData(FatigueLaw.CriticalForce, nameof(Habit.AlwaysTwo), 0.7)]
+    public void Awkward_clients_are_forecast_within_twice_the_miss_and_put_right_too(FatigueLaw law, string habit, double putRight)
     {
-        double Width(Habit habit) => Late(Of(law, habit)).Average(t => Math.Log(t.Shown!.High / Math.Max(1, t.Shown.Low)));
-        Width(Habit.AlwaysTwo).ShouldBeGreaterThan(1.3 * Width(Habit.Plain));
+        var all = Of(law, Enum.Parse<Habit>(habit));
+        var near = Late(all).Where(t => t.IsNearFailure).ToArray();
+        near.Average(Missed).ShouldBeLessThan(2);
+        near.Average(Held).ShouldBeGreaterThan(0.75);
+        WrongAtFirst(all).Average(IsPutRight).ShouldBeGreaterThan(putRight);
     }
+
+    /// <summary>Last sets of lines that did not sit at their effort in the first session, by session.</summary>
+    private static TrainedOnce[][] WrongAtFirst(ImmutableArray<TrainedOnce> all) =>
+        [.. all.Where(t => t.IsLast).GroupBy(t => (t.Client, t.Line)).Select(g => g.OrderBy(t => t.Session).ToArray()).Where(g => !g[0].Sits)];
+
+    private static double IsPutRight(TrainedOnce[] line) => line.Skip(1).Take(3).Any(t => t.Sits) ? 1 : 0;
 
     private static IEnumerable<TrainedOnce> LateSets(FatigueLaw law) => Late(Of(law, Habit.Plain));
 

@@ -128,7 +128,9 @@ internal static class TrainedWeeks
             {
                 var p = plan[line];
                 bool isLast = set == p.Counts.Length - 1, toLimit = limit == line && isLast;
-                bool finds = isLast && log.All(s => s.Set.Line != line) && LimitAsk.Calibrates(p, catalogue[p.Exercise], knows);
+                bool finds = isLast && !toLimit && (log.All(s => s.Set.Line != line)
+                    ? LimitAsk.Calibrates(p, catalogue[p.Exercise], knows)
+                    : LimitAsk.CalibratesAgain(p, catalogue[p.Exercise], knows, known.For(catalogue[p.Exercise])));
                 double side = p.PerSide && set > 0 ? p.Counts[set] * p.Style.Lasts.Seconds : 0;
                 double rest = today.Count == 0 ? 0 : set == 0 && !(Lines[line].InSuperset && Lines[line - 1].InSuperset) ? Changeover : p.Rest.Seconds + side;
                 var did = body.Does(new Simulation.AskedSet(p.Exercise, p.Load, p.Counts[set], (int?)p.Reserve, Seconds(p, 0), Seconds(p, 1), Seconds(p, 2), Seconds(p, 3), Duration.FromSeconds(rest), toLimit, finds));
@@ -173,6 +175,7 @@ internal static class TrainedWeeks
                     Estimates = [.. estimates[line]],
                     Partners = PartnersOf(line, knows, known),
                     FoundItsNumbers = session == 0 && LimitAsk.Calibrates(plan[line], exercise, client),
+                    Exposures = session + 1,
                     LeftSetsOutBefore = habit == Habit.HalfLogged && session > 0,
                 });
                 if (step?.Next is { } next && next != plan[line])

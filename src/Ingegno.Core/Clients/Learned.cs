@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Globalization;
 
 namespace Ingegno.Core.Clients;
 
@@ -39,6 +40,31 @@ public sealed record Learned(
 
     /// <summary>What this client says is left whatever is; null for who judges. Such answers teach little.</summary>
     public double? SaysAlways { get; init; }
+
+    /// <summary>What every maximum gains a week, of its logarithm.</summary>
+    public double GainAWeek { get; init; }
+
+    /// <summary>Standard deviation of it.</summary>
+    public double GainAWeekSpread { get; init; } = GainSpread;
+
+    /// <summary>It with its 80 percent range, as a coach says it.</summary>
+    public string GainInWords => string.Create(
+        CultureInfo.InvariantCulture,
+        $"{Percent(GainAWeek):0.0} % a week ({Percent(GainAWeek - (StrengthAnchor.EightyPercent * GainAWeekSpread)):0.0} to {Percent(GainAWeek + (StrengthAnchor.EightyPercent * GainAWeekSpread)):0.0})");
+
+    private static double Percent(double logarithm) => 100 * (Math.Exp(logarithm) - 1);
+
+    /// <summary>The last day that was learned from; null before the first.</summary>
+    public DateOnly? Through { get; init; }
+
+    /// <summary>
+    /// Nothing is gained until the log tells; from one client to another it differs by so much a week: 40, 20 and 10 percent in about half a year of
+    /// untrained, trained and advanced people lie within two of it (American College of Sports Medicine 2009, Med Sci Sports Exerc 41:687-708; from memory).
+    /// </summary>
+    public const double GainSpread = 0.006;
+
+    /// <summary>Weeks it goes on without a set: after them nothing is gained (common practice).</summary>
+    public const double LongestGain = 1.5;
 
     public static Learned Nothing { get; } = new(new(1, UsualSpread), new(1, RecoverySpread), 0, UsualUnsaidSpread, []);
 }

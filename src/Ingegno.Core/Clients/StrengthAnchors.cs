@@ -45,7 +45,7 @@ public sealed class StrengthAnchors
             .Where(p => p.exercise is { Endurance: not EnduranceClass.OwnLogOnly })
             .Select(p => Aged(MaximumEstimate.FromSet(p.exercise!, client, p.lift, new Geometry(), Tempo.Reference), p.lift.On, today))
             .Concat((more ?? []).Where(a => !learned.ContainsKey(a.Exercise)))
-            .Concat(learned.Values)
+            .Concat(learned.Values.Select(a => Gained(a, client, catalogue, today)))
             .ToList();
         anchors.Spread(known, catalogue, client);
         anchors.Spread(
@@ -90,6 +90,19 @@ public sealed class StrengthAnchors
         on is { } day && today > day
             ? anchor with { Spread = double.Hypot(anchor.Spread, DriftAWeek * (today.Value.DayNumber - day.DayNumber) / 7.0) }
             : anchor;
+
+    /// <summary>A learned maximum goes on gaining from the last day that was learned from, for a while.</summary>
+    private static StrengthAnchor Gained(StrengthAnchor anchor, ClientProfile client, Catalogue catalogue, DateOnly? today)
+    {
+        if (client.Learned.Through is not { } through || today is not { } day || day <= through)
+        {
+            return anchor;
+        }
+
+        double weeks = Math.Min(Learned.LongestGain, (day.DayNumber - through.DayNumber) / 7.0);
+        var body = anchor.IsTotal ? Mass.Zero : Resistance.BodyMoved(catalogue[anchor.Exercise].Load, client, new Geometry()) * client.BodyMass;
+        return anchor.At(((anchor.Maximum + body) * Math.Exp(client.Learned.GainAWeek * weeks)) - body);
+    }
 
     private void LastAndRecoverAs(Learned learned)
     {

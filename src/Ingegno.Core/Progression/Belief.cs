@@ -6,8 +6,8 @@ using Ingegno.Core.Quantities;
 namespace Ingegno.Core.Progression;
 
 /// <summary>
-/// What is believed of a client while their log is read, the state of the filter of <see cref="Learning"/>: endurance, recovery, left unsaid and
-/// the form of the day, then for each exercise its maximum, how far it lasts and recovers otherwise than the body's others, and how steeply its
+/// What is believed of a client while their log is read, the state of the filter of <see cref="Learning"/>: endurance, recovery, left unsaid,
+/// the form of the day and what is gained a week, then for each exercise its maximum, how far it lasts and recovers otherwise than the body's others, and how steeply its
 /// repetitions fall off with the load; all but the third and the last as logarithms. Sets are compared by the logarithm of their repetitions, in which
 /// the load charts are nearly straight lines.
 /// </summary>
@@ -49,7 +49,10 @@ internal sealed class Belief
     /// </summary>
     private const double UsualSteepness = 0.3, MostSteepness = 0.6;
 
-    private const int Endurance = 0, Recovery = 1, Unsaid = 2, Form = 3, First = 4;
+    /// <summary>What is gained a week moves by so much from week to week, and is never taken for more (common practice).</summary>
+    private const double GainDrift = 0.002, MostGain = 0.05;
+
+    private const int Endurance = 0, Recovery = 1, Unsaid = 2, Form = 3, Gain = 4, First = 5;
 
     /// <summary>Of an exercise, behind its maximum.</summary>
     private const int OwnEndurance = 1, OwnRecovery = 2, Steepness = 3, Each = 4;
@@ -64,11 +67,12 @@ internal sealed class Belief
     private readonly double[] _surprises;
     private readonly Mass?[] _pivots;
     private double _errors = ErrorWeighs, _errorSets = ErrorWeighs;
-    private ConstantAnswer _answers = ConstantAnswer.None;
+    private ConstantAnswer _answers;
     private DateOnly? _day;
 
-    internal Belief(ClientProfile client, Catalogue catalogue, StrengthAnchors anchors, IReadOnlyList<string> exercises)
+    internal Belief(ClientProfile client, Catalogue catalogue, StrengthAnchors anchors, IReadOnlyList<string> exercises, double? says = null)
     {
+        (_answers, IsToldOfHabit) = says is { } always ? (ConstantAnswer.Always(always), true) : (ConstantAnswer.None, false);
         _client = client with { Learned = Clients.Learned.Nothing };
         _exercises = [.. exercises.Select(id => catalogue[id])];
         _anchors = [.. _exercises.Select(e => anchors.For(e)!)];
@@ -82,6 +86,7 @@ internal sealed class Belief
         _covariance[Recovery, Recovery] = Square(Clients.Learned.RecoverySpread);
         _covariance[Unsaid, Unsaid] = Square(Clients.Learned.UsualUnsaidSpread);
         _state[Unsaid] = Clients.Learned.UsualUnsaid;
+        _covariance[Gain, Gain] = Square(Clients.Learned.GainSpread);
         string[] roots = [.. _exercises.Select(e => Root(e, catalogue))];
         for (int i = 0; i < exercises.Count; i++)
         {
@@ -102,8 +107,14 @@ internal sealed class Belief
         (_client, _exercises, _anchors, _places) = (other._client, other._exercises, other._anchors, other._places);
         (_state, _covariance, _sessions) = ([.. other._state], (double[,])other._covariance.Clone(), [.. other._sessions]);
         (_surprises, _pivots, _answers) = ([.. other._surprises], [.. other._pivots], other._answers);
-        (_errors, _errorSets, _day) = (other._errors, other._errorSets, other._day);
+        (_errors, _errorSets, _day, IsToldOfHabit) = (other._errors, other._errorSets, other._day, other.IsToldOfHabit);
     }
+
+    /// <summary>The answer that always comes, once it is seen to; null for who judges.</summary>
+    internal double? Habit => _answers.Habit;
+
+    /// <summary>Whether the log was read knowing from the start what is always answered.</summary>
+    internal bool IsToldOfHabit { get; }
 
     /// <summary>The same belief, to be moved on its own.</summary>
     internal Belief Copy() => new(this);
@@ -120,8 +131,21 @@ internal sealed class Belief
         }
 
         _covariance[Form, Form] = DayForm * DayForm;
+        _covariance[Gain, Gain] += Square(GainDrift) * weeks;
+        double gaining = Math.Min(weeks, Clients.Learned.LongestGain);
         for (int i = First; i < _state.Length; i += Each)
         {
+            _state[i] += _state[Gain] * gaining;
+            for (int j = 0; j < _state.Length; j++)
+            {
+                _covariance[i, j] += gaining * _covariance[Gain, j];
+            }
+
+            for (int j = 0; j < _state.Length; j++)
+            {
+                _covariance[j, i] += gaining * _covariance[j, Gain];
+            }
+
             _covariance[i, i] += StrengthAnchors.DriftAWeek * StrengthAnchors.DriftAWeek * weeks;
         }
     }
@@ -140,6 +164,9 @@ internal sealed class Belief
         [.. Enumerable.Range(0, _exercises.Length).Select(LearnedAnchor)])
     {
         Unsteadiness = Math.Sqrt(OwnShare),
+        GainAWeek = _state[Gain],
+        GainAWeekSpread = Math.Sqrt(_covariance[Gain, Gain]),
+        Through = _day,
         SaysAlways = _answers.Habit,
     };
 
@@ -240,7 +267,9 @@ internal sealed class Belief
     {
         var log = done[set].Set;
         var (expected, slope) = Linear(done, set);
-        bool toFailure = IsToFailure(log), said = !toFailure && log.Reserve is not null, habit = said && log.Reserve!.Value.Figure == _answers.Habit;
+        int? refuted = done.RefutedBy(set);
+        bool toFailure = done[set].IsToFailure, answered = !toFailure && log.Reserve is not null && refuted is null;
+        bool habit = answered && !done[set].IsByFeel && log.Reserve!.Value.Figure == _answers.Habit, said = answered && !habit;
         // What is left beyond what was said shows as a set that seems to fall short of its forecast.
         double foreseen = Math.Max(SetError.Fewest, expected - (said ? _state[Unsaid] : 0));
         for (int i = 0; i < slope.Length; i++)
@@ -249,27 +278,15 @@ internal sealed class Belief
         }
 
         slope[Unsaid] = said ? -1 / foreseen : 0;
-        double off = Math.Log(Math.Max(SetError.Fewest, log.Repetitions + (said ? log.Reserve!.Value.Figure : 0)) / foreseen);
-        double error = (habit ? Square(HabitError) : ErrorOf(log, expected, slope[Form] * DayForm * foreseen)) / Square(foreseen);
+        double off = Math.Log(Math.Max(SetError.Fewest, (refuted ?? log.Repetitions) + (said ? log.Reserve!.Value.Figure : 0)) / foreseen);
+        double error = ErrorOf(done[set], expected, slope[Form] * DayForm * foreseen) / Square(foreseen);
         return new(off, expected, foreseen, slope, error, Variance(slope) + error, !log.EndedByMuscle || (!toFailure && (!said || log.Reserve is { IsOpen: true })), said);
     }
 
     internal void Learn(SetRun done, int set)
     {
         var seen = Seen(done, set);
-        bool judged = _answers.Habit is null;
-        _answers = _answers.After(done[set], seen.Expected - done[set].Set.Repetitions);
-        if (judged && _answers.Habit is not null)
-        {
-            // What was believed on the strength of such answers is open again.
-            for (int i = 0; i < _exercises.Length; i++)
-            {
-                OpenUp(i);
-            }
-
-            seen = Seen(done, set);
-        }
-
+        _answers = _answers.After(done[set], Math.Max(seen.Expected, done.RefutedBy(set) ?? 0) - done[set].Set.Repetitions);
         double sure = Math.Sqrt(seen.Variance);
         if (seen.IsFloor)
         {
@@ -287,9 +304,6 @@ internal sealed class Belief
         _sessions[(_places[done[set].Set.Exercise] - First) / Each]++;
     }
 
-    /// <summary>Nothing was left, and nobody had to judge it.</summary>
-    internal static bool IsToFailure(SetLog set) => set.ToLimit || set is { Stopped: StopReason.Muscle, Reserve: { Least: 0, Most: 0 } };
-
     /// <summary>
     /// What "at least so many" says: the mean of a normal distribution cut off below, and how much of a full observation it is worth (the
     /// moments of the truncated normal; Tobin 1958, Econometrica 26:24-36).
@@ -304,16 +318,13 @@ internal sealed class Belief
     /// <summary>The more is left, the less surely anybody knows how much (Zourdos et al. 2021, J Strength Cond Res 35:S158-S165; from memory).</summary>
     private const double ErrorARepetitionLeft = 0.3;
 
-    /// <summary>What is said from habit is known to so many repetitions (common practice).</summary>
-    private const double HabitError = 4;
-
     /// <summary>
     /// Variance of what is done and said, repetitions: the client's own error, as learned, and the misjudging of what is left. The form of the day is
     /// believed for itself.
     /// </summary>
-    private double ErrorOf(SetLog set, double expected, double form) => IsToFailure(set)
+    private double ErrorOf(TrainedSet set, double expected, double form) => set.IsToFailure
         ? Square(LimitError)
-        : (SetError.Own(expected, form) * OwnShare) + Square(Clients.Learned.UsualUnsaidSpread) + Square(ErrorARepetitionLeft * (set.Reserve?.Figure ?? 0));
+        : (SetError.Own(expected, form) * OwnShare) + Square(Clients.Learned.UsualUnsaidSpread) + Square(ErrorARepetitionLeft * (set.Set.Reserve?.Figure ?? 0));
 
     /// <summary>Far from the forecast its slope is another one: it is taken again where the surprise leads, at most so often, until that is settled.</summary>
     private const int MostTries = 6;
@@ -425,6 +436,7 @@ internal sealed class Belief
     private static double MostOf(int state) => state switch
     {
         Unsaid or Form => double.PositiveInfinity,
+        Gain => MostGain,
         Endurance => Math.Log(MostFactor),
         Recovery => Math.Log(MostRecovery),
         _ => Math.Log(((state - First) % Each) switch { 0 => MostStrength, OwnRecovery => MostRecovery, Steepness => Math.Exp(MostSteepness), _ => MostFactor }),

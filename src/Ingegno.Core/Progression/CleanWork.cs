@@ -22,7 +22,7 @@ internal static class CleanWork
         }
 
         int most = Math.Max(about.Rules.RepetitionCap, next.Counts.Max());
-        ImmutableArray<int> counts = [.. next.Counts.Select((c, i) => i < last.Length && IsClean(about, last[i]) && !(about.FoundItsNumbers && i == last.Length - 1) ? Math.Max(c, Math.Min(most, Sides.Done(last[i]))) : c)];
+        ImmutableArray<int> counts = [.. next.Counts.Select((c, i) => i < last.Length && IsClean(about, last[i]) && !((about.FoundItsNumbers || about.Client.Learned.SaysAlways is not null) && i == last.Length - 1) ? Math.Max(c, Math.Min(most, Sides.Done(last[i]))) : c)];
         // 13/13/12/13 is four thirteens; 8/8/10 is told as it was.
         counts = [.. counts.Select((c, i) => counts.Skip(i).Max() is var later && later - c == 1 && counts.Take(i).Contains(later) ? later : c)];
         if (counts.SequenceEqual(next.Counts))

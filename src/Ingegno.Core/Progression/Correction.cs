@@ -19,6 +19,14 @@ internal static class Correction
     /// <summary>Too easy where even the low end of the range leaves so many more than meant (common practice).</summary>
     internal const double TooEasyBy = 3;
 
+    /// <summary>While a line finds its dose a smaller surplus is put right as well: nobody has got used to it yet (common practice).</summary>
+    private const double TooEasyAtFirstBy = 2;
+
+    /// <summary>Exposures in which a line finds its dose (common practice).</summary>
+    private const int Finding = 3;
+
+    private static double EasyBy(LineCase about) => about.Exposures is > 0 and <= Finding ? TooEasyAtFirstBy : TooEasyBy;
+
     /// <summary>A line leaves at most so many on purpose; a beginner one more (common practice).</summary>
     private const double MostMeant = 4, MostMeantForBeginners = 5;
 
@@ -67,7 +75,7 @@ internal static class Correction
 
         double meant = Meant(about, about.AskedOf(sessions[0]));
         bool isSaid = IsSaid(about, sessions[0], meant);
-        if (!(IsFarTooEasy(foreseen, line, meant) || (isSaid && IsFarTooEasyInTheMiddle(foreseen, line, meant))) || !IsBorneOut(about, sessions[0], meant))
+        if (!(IsFarTooEasy(foreseen, line, meant) || (isSaid && IsFarTooEasyInTheMiddle(foreseen, line, meant + EasyBy(about)))) || !IsBorneOut(about, sessions[0], meant))
         {
             return null;
         }
@@ -77,9 +85,9 @@ internal static class Correction
         [
             IsFarTooEasy(foreseen, line, meant)
                 ? $"Even the low end of the forecast leaves {Math.Floor(foreseen[^1].Low - last):0} after {last}, meant were {meant:0.#}."
-                : $"Every set was said to leave {meant + TooEasyBy:0.#} and more, and the forecast says so too: {Math.Floor(foreseen[^1].Middle - last):0} after {last}, meant were {meant:0.#}.",
+                : $"Every set was said to leave {meant + EasyBy(about):0.#} and more, and the forecast says so too: {Math.Floor(foreseen[^1].Middle - last):0} after {last}, meant were {meant:0.#}.",
             IsBacked(about, sessions[0], meant)
-                ? $"{sessions[0].Max(Sides.Done)} in one set back the whole way." : "Load moves by a fifth at most until a set to the limit backs more.",
+                ? $"{sessions[0].Max(Sides.Done)} repetitions in one set back the whole way." : "Load moves by a fifth at most until a set to the limit backs more.",
         ];
     }
 
@@ -90,12 +98,12 @@ internal static class Correction
     private static bool IsFarTooEasy(ImmutableArray<RepetitionRange> foreseen, Prescription line, double meant) =>
         foreseen.Zip(line.Counts, (range, count) => range.Low >= count + meant + TooEasyBy).All(easy => easy);
 
-    private static bool IsFarTooEasyInTheMiddle(ImmutableArray<RepetitionRange> foreseen, Prescription line, double meant) =>
-        foreseen.Zip(line.Counts, (range, count) => range.Middle >= count + meant + TooEasyBy).All(easy => easy);
+    private static bool IsFarTooEasyInTheMiddle(ImmutableArray<RepetitionRange> foreseen, Prescription line, double least) =>
+        foreseen.Zip(line.Counts, (range, count) => range.Middle >= count + least).All(easy => easy);
 
-    /// <summary>Every set asked for was done and said to leave far more than was meant.</summary>
+    /// <summary>Most of the sets asked for were logged, and all of them said to leave far more than was meant.</summary>
     private static bool IsSaid(LineCase about, SetLog[] last, double meant) =>
-        last.Length >= about.SetsAsked(last) && last.All(s => s.ToLimit || s.Reserve is not null) && IsBorneOut(about, last, meant);
+        2 * last.Length > about.SetsAsked(last) && last.All(s => s.ToLimit || s.Reserve is not null) && IsBorneOut(about, last, meant);
 
     private static int CountOf(LineCase about, SetLog[] session, int set) =>
         about.AskedOf(session).Counts is var asked ? asked[Math.Min(set, asked.Length - 1)] : 0;
@@ -103,17 +111,27 @@ internal static class Correction
     /// <summary>What was done and said does not speak against it. Who said nothing is taken at the forecast.</summary>
     private static bool IsBorneOut(LineCase about, SetLog[] last, double meant)
     {
-        var told = last.Select((s, i) => (Set: s, Count: CountOf(about, last, i))).Where(s => s.Set.ToLimit || s.Set.Reserve is not null).ToArray();
-        return told.All(s => Sides.Done(s.Set) + (s.Set.ToLimit ? 0 : s.Set.Reserve!.Value.Figure) >= s.Count + meant + TooEasyBy);
+        var told = last.Select((s, i) => (Set: s, Count: CountOf(about, last, i))).Where(s => s.Set.ToLimit || IsTold(s.Set, s.Count));
+        return told.All(s => Sides.Done(s.Set) + (s.Set.ToLimit ? 0 : s.Set.Reserve!.Value.Figure) >= s.Count + meant + EasyBy(about));
+
+        // What is always answered tells nothing, nor what the next set refuted.
+        bool IsTold(SetLog set, int count) =>
+            set.Reserve is { } said && !(said.Figure == about.Client.Learned.SaysAlways && Sides.Done(set) <= count) && Refuted.By(set, last) is null;
     }
 
     /// <summary>The heaviest load here, so much more of what the muscles meet at most, at which the counts leave what was meant.</summary>
     private static Rung? Heavier(LineCase about, SetLog[] last, double meant)
     {
+        if (about.Anchor is not { } anchor)
+        {
+            return null;
+        }
+
+        var effort = new ExerciseEffort(about.Exercise, about.Client, anchor, about.Line.Geometry);
         double most = IsBacked(about, last, meant) ? double.MaxValue : MostAtOnce;
         Rung? heaviest = null;
         for (var rung = about.Implement?.Ladder.Above(about.Line.Load);
-            rung is not null && LoadStep.Jump(about.Line, about.Exercise, rung, about.Client, about.Anchor!) is var jump && jump <= most + 1e-9 && IsEnough(rung, jump);
+            rung is not null && LoadStep.Jump(about.Line, about.Exercise, rung, about.Client, anchor) is var jump && jump <= most + 1e-9 && IsEnough(rung, jump);
             rung = about.Implement!.Ladder.Above(rung.Load))
         {
             heaviest = rung;
@@ -124,9 +142,11 @@ internal static class Correction
         // Past a fifth the low end has to bear it too, and the sets by themselves: so far off the forecast leans on the curve more than on what was done.
         bool IsEnough(Rung rung, double jump) =>
             about.Line with { Load = rung.Load } is var there && about.Leaves(meant, there)
-            && (jump <= MostAtOnce + 1e-9 || (IsBorne(about, there) && (1 + jump) * (1 + (there.Counts.Max() / 30.0)) <= last.Max(Epley)));
+            && (jump <= MostAtOnce + 1e-9 || (IsBorne(about, there) && ByEpley(rung.Load, there.Counts.Max()) <= last.Max(s => ByEpley(s.Load, Possible(s)))));
 
-        static double Epley(SetLog set) => 1 + ((Sides.Done(set) + (set.ToLimit ? 0 : set.Reserve?.Figure ?? 0)) / 30);
+        Mass ByEpley(Mass load, int repetitions) => MaximumFormulas.Epley(effort.ResistanceOf(load), repetitions);
+
+        static int Possible(SetLog set) => Sides.Done(set) + (set.ToLimit ? 0 : (int)(set.Reserve?.Figure ?? 0));
     }
 
     /// <summary>Counts that leave what was meant, where the low end still leaves far more; null where they are there already.</summary>
@@ -155,7 +175,8 @@ internal static class Correction
 
     /// <summary>
     /// A lighter load of a fifth less at most: the heaviest that leaves what was meant, else the lightest of them with as many as it allows. Where every
-    /// set went to failure and a fifth less would not even leave the zone's fewest, as far as it takes. Null where none lies so near.
+    /// set went to failure and a fifth less would not even leave the zone's fewest, further, unless that is farther off on the other side. Null where none lies
+    /// so near.
     /// </summary>
     /// <param name="last">Sets of the last session.</param>
     /// <param name="surely">The low end of the range has to bear the counts too: who fell far short is to come through next time.</param>
@@ -166,13 +187,14 @@ internal static class Correction
             return null;
         }
 
-        double meant = Meant(about, about.AskedOf(last));
+        var asked = about.AskedOf(last);
+        double meant = Meant(about, asked);
         int fewest = about.Rules.Zones.Of((about.Start ?? about.Line).Counts.Min()).Least;
         Prescription? lightest = null;
         for (var rung = implement.Ladder.Below(about.Line.Load); rung is not null && rung.Load > Mass.Zero; rung = implement.Ladder.Below(rung.Load))
         {
             if (LoadStep.Jump(about.Line, about.Exercise, rung, about.Client, anchor) < -MostAtOnce - 1e-9
-                && !(last.All(Belief.IsToFailure) && (lightest is null || AsForecast(about, lightest).Counts.Max() < fewest)))
+                && !(last.All(s => new TrainedSet(s, asked).IsToFailure) && IsNearer(On(about.Line, rung, implement), lightest ?? about.Line)))
             {
                 break;
             }
@@ -185,6 +207,12 @@ internal static class Correction
         }
 
         return lightest is null ? null : AsForecast(about, lightest, meant);
+
+        // Too light by no more than what is here is too heavy, and what is here leaves less than the zone's fewest.
+        bool IsNearer(Prescription there, Prescription here) =>
+            AsForecast(about, here).Counts.Max() < fewest && Possible(there) * Possible(here) <= Math.Pow(about.Line.Counts.Max(), 2);
+
+        double Possible(Prescription line) => Math.Max(1, about.Foresee(line)[^1].Middle - meant);
     }
 
     /// <summary>Even the low end of the range reaches every count.</summary>

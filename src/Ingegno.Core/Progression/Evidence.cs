@@ -39,7 +39,7 @@ internal static class Evidence
             yield return Said(
                 EvidenceKind.SameAnswer, today,
                 $"Says {always:0.#} left after every set, easy or hard. Ask what it would take to do one more.",
-                "Such answers weigh little: sets to the limit and sets that failed say how much is left, and lines go on by what is done.");
+                "Such answers count for nothing: sets to the limit, sets that failed and counts done by feel say how much is left. The phone asks for open last sets until the numbers are known.");
         }
     }
 

@@ -130,7 +130,10 @@ internal static class LastSessions
         // Asked about once; who always logs so is judged by what is there, and the desk says so.
         if (last.Length < about.SetsAsked(last) && !about.LeftSetsOutBefore && !sessions.Skip(1).Any(s => s.Length < about.SetsAsked(s)))
         {
-            return new Step(StepKind.Hold, $"The same again: {last.Length} of {was.Counts.Length} sets were done.", ["If the others were done too they were not logged: worth asking once."], line);
+            string ask = "If the others were done too they were not logged: worth asking once.";
+            return 2 * last.Length > about.SetsAsked(last) && Correction.Up(about, sessions) is { } easy
+                ? easy with { Arithmetic = [.. easy.Arithmetic, $"{last.Length} of {was.Counts.Length} sets were logged. {ask}"] }
+                : new Step(StepKind.Hold, $"The same again: {last.Length} of {was.Counts.Length} sets were done.", [ask], line);
         }
 
         int missed = Missed(was, last);

@@ -77,13 +77,17 @@ public static class Learning
     {
         ImmutableArray<TrainedSet> sets =
         [
-            .. log.Where(s => s.As.Count.IsRepetitions() && (s.Set.Repetitions > 0 || Belief.IsToFailure(s.Set)) && catalogue.Find(s.Set.Exercise) is { IsForecast: true } e && anchors.For(e) is not null)
+            .. log.Where(s => s.As.Count.IsRepetitions() && (s.Set.Repetitions > 0 || s.IsToFailure) && catalogue.Find(s.Set.Exercise) is { IsForecast: true } e && anchors.For(e) is not null)
                 .OrderBy(s => s.Set.On).ThenBy(s => s.Set.Line).ThenBy(s => s.Set.SetNumber),
         ];
         ImmutableArray<string> exercises = [.. sets.Select(s => s.Set.Exercise).Distinct()];
-        var start = before?.LeadsTo(sets, exercises) == true
-            ? before
-            : new LearnedSoFar([], exercises, new Belief(client, catalogue, anchors, exercises), [], [], ImmutableDictionary<Guid, SetHindsight>.Empty);
+        return From(sets, exercises, catalogue, before?.LeadsTo(sets, exercises) == true ? before : Nothing(null), Nothing);
+
+        LearnedSoFar Nothing(double? says) => new([], exercises, new Belief(client, catalogue, anchors, exercises, says), [], [], ImmutableDictionary<Guid, SetHindsight>.Empty);
+    }
+
+    private static Lesson From(ImmutableArray<TrainedSet> sets, ImmutableArray<string> exercises, Catalogue catalogue, LearnedSoFar start, Func<double?, LearnedSoFar> afresh)
+    {
         var soFar = start;
         var belief = start.Belief.Copy();
         var points = start.Points.ToBuilder();
@@ -110,6 +114,11 @@ public static class Learning
                     foreseen[i] = belief.Foresee(done, i);
                     hindsight[done[i].Set.Id] = foreseen[i];
                     belief.Learn(done, i);
+                    if (belief.Habit is { } always && !belief.IsToldOfHabit)
+                    {
+                        // What was believed on the strength of such answers is read anew.
+                        return From(sets, exercises, catalogue, afresh(always), afresh);
+                    }
                 }
 
                 var now = belief.Of(line.Key.Exercise);

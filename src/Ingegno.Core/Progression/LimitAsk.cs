@@ -35,6 +35,13 @@ public static class LimitAsk
         && line is { Form: SetForm.Straight, OptionalSets: 0, Count: CountKind.Repetitions, Reserve: >= 0.5 }
         && exercise is { IsForecast: true, IsBallistic: false, IsLoweringOnly: false };
 
+    /// <summary>
+    /// Whose answers tell nothing finds the numbers anew, by sets as many as leave what is meant, until they are known well enough: a count is done by
+    /// feel where the answer is not.
+    /// </summary>
+    public static bool CalibratesAgain(Prescription line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor) =>
+        client.Learned.SaysAlways is not null && Calibrates(line, exercise, client) && Foreseen.Unknown(line, exercise, client, anchor) >= WorthKnowing;
+
     /// <summary>Failing here ends with the load put down, or on the floor from a push-up.</summary>
     public static bool IsSafe(Prescription line, Exercise exercise, ClientProfile client) =>
         client.Level != Level.Beginner

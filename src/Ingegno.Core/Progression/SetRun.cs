@@ -37,6 +37,9 @@ internal sealed class SetRun
     /// <summary>After the set and before the next, in order.</summary>
     internal ImmutableArray<PartnerDone> Between(int set) => _between[set];
 
+    /// <summary>Repetitions that were possible at least, where a later set refutes what was said of this one (<see cref="Progression.Refuted"/>).</summary>
+    internal int? RefutedBy(int set) => Refuted.By(Sets[set].Set, Sets.Where(s => s.As.Style == Sets[set].As.Style).Select(s => s.Set));
+
     /// <param name="day">All sets of the day, this line's among them.</param>
     internal static SetRun Of(TrainedSet[] sets, IEnumerable<TrainedSet> day, Catalogue catalogue)
     {

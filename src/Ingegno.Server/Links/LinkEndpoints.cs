@@ -48,34 +48,40 @@ internal static class LinkEndpoints
         // The place in use comes first, whichever it was when this was sent.
         programme = programme with { Places = [.. programme.Places.OrderBy(p => p.Id == about.Place.Id ? 0 : 1)] };
         var since = today.AddDays(-DaysShown);
+        var anchors = StrengthAnchors.Of(about.Profile, about.Rules.Catalogue, today: today);
         return new LinkView(
             holder.Client, HeldLines.Branched(programme, about.Rules.Catalogue), sent.SentAt, today, holder.Expires,
             [.. training.Sets.Where(s => s.On >= since)], [.. training.Notes.Where(n => n.On >= since)],
-            LimitOf(programme, about.Profile, training, today, about.Rules.Catalogue),
+            LimitOf(programme, about.Profile, training, today, about.Rules.Catalogue, anchors),
             [.. HeldLines.Of(programme, about.Profile, about.ClientPlaces, training, about.Rules, today)],
             [.. from line in programme.Places.SelectMany(p => p.Sessions).SelectMany(s => s.Lines).DistinctBy(l => l.Line)
-                where !training.Sets.Any(s => s.Line == line.Line || s.Exercise == line.Prescription.Exercise)
-                    && about.Rules.Catalogue.Find(line.Prescription.Exercise) is { } exercise && LimitAsk.Calibrates(line.Prescription, exercise, about.Profile)
+                let exercise = about.Rules.Catalogue.Find(line.Prescription.Exercise)
+                where exercise is not null
+                    && (training.Sets.Any(s => s.Line == line.Line || s.Exercise == exercise.Id)
+                        ? !IsPainful(exercise, training, today) && LimitAsk.CalibratesAgain(line.Prescription, exercise, about.Profile, anchors.For(exercise))
+                        : LimitAsk.Calibrates(line.Prescription, exercise, about.Profile))
                 select line.Line]);
     }
 
-    private static LimitSet? LimitOf(LinkProgramme programme, ClientProfile client, Training training, DateOnly today, Catalogue catalogue)
+    private static LimitSet? LimitOf(LinkProgramme programme, ClientProfile client, Training training, DateOnly today, Catalogue catalogue, StrengthAnchors anchors)
     {
         if (programme.Places.IsEmpty)
         {
             return null;
         }
 
-        var anchors = StrengthAnchors.Of(client, catalogue, today: today);
         DateOnly? lastAsked = training.Sets.Where(s => s.ToLimit).Select(s => (DateOnly?)s.On).Max();
         return (
             from session in Rotated(programme.Places[0].Sessions, training)
             let line = LimitAsk.Of(
                 session.Lines.Select(l => (l.Line, l.Prescription)), client, catalogue, anchors, today, lastAsked,
-                e => training.Pain.Against(e) is not null || training.Sets.Any(s => s.Exercise == e.Id && s.Pain > 0 && s.On >= today.AddDays(-DaysShown)))
+                e => IsPainful(e, training, today))
             where line is not null && training.Sets.Any(s => s.Line == line)
             select new LimitSet(session.Key, line.Value)).FirstOrDefault();
     }
+
+    private static bool IsPainful(Exercise exercise, Training training, DateOnly today) =>
+        training.Pain.Against(exercise) is not null || training.Sets.Any(s => s.Exercise == exercise.Id && s.Pain > 0 && s.On >= today.AddDays(-DaysShown));
 
     /// <summary>Sessions by turn, the one after the last trained first.</summary>
     private static IEnumerable<LinkSession> Rotated(ImmutableArray<LinkSession> sessions, Training training)

@@ -81,6 +81,34 @@ public class EvidenceTests
             Sets(5, 3).Select(a => new TrainedSet(a.Set with { Repetitions = 10, Reserve = said }, Line with { Rest = Duration.FromSeconds(40) }))).Learned.SaysAlways;
     }
 
+    /// <summary>A set stopped short is by feel, and no judgement of the others; two other answers are.</summary>
+    [Fact]
+    public void A_habit_lasts_through_sets_by_feel_and_ends_with_other_answers()
+    {
+        Said(10, (10, 2)).ShouldBe(2);
+        Said(10, (9, 2)).ShouldBe(2);
+        Said(10, (10, 4), (10, 3)).ShouldBeNull();
+
+        static double? Said(int sessions, params (int Done, double Left)[] last) => Learning.From(
+            People.Man, Catalogue.Shipped, StrengthAnchors.Of(People.Man, Catalogue.Shipped),
+            Sets(sessions, 3).Select(a => new TrainedSet(a.Set, Line with { Rest = Duration.FromSeconds(40) }))
+                .Concat(last.Select((l, i) => new TrainedSet(new SetLog(Guid.NewGuid(), 1, Row.Id, People.Today, i + 1, Line.Load, l.Done, l.Left), Line)))).Learned.SaysAlways;
+    }
+
+    /// <summary>Ten and "two left", then, less fresh, eighteen: the two were never two, and weigh no more than no answer.</summary>
+    [Fact]
+    public void A_later_set_that_did_far_more_refutes_what_was_said()
+    {
+        double refuted = Maximum(2, 18), silent = Maximum(null, 18), believed = Maximum(2, 12);
+        refuted.ShouldBeInRange(0.98 * silent, 1.02 * silent);
+        believed.ShouldBeLessThan(0.95 * refuted);
+
+        static double Maximum(double? said, int last) => Learning.From(
+            People.Man, Catalogue.Shipped, StrengthAnchors.Of(People.Man, Catalogue.Shipped),
+            Enumerable.Range(0, 3).Select(i => new TrainedSet(
+                new SetLog(Guid.NewGuid(), 1, Row.Id, People.Today, i + 1, Line.Load, i < 2 ? 10 : last, i < 2 ? said : 2), Line))).Learned.Anchors.Single(a => a.Exercise == Row.Id).Maximum.Kilograms;
+    }
+
     private static AskedSet[] Sets(int sessions, int logged) =>
     [
         .. from session in Enumerable.Range(0, sessions)
@@ -93,4 +121,22 @@ public class EvidenceTests
             People.Man, [new ClientPlace("home", new Home { Name = "Home" })], HouseRules.Default, Plan, 1,
             new Training(sets, [], [], [], digest, Catalogue.Shipped), [], [], decisions, People.Today, 1),
         [], People.Today);
+
+    /// <summary>Short of its count with none left is a set that failed, whoever logs it; pain, grip, breath and form are other reasons.</summary>
+    [Fact]
+    public void A_set_short_of_its_count_with_none_left_failed()
+    {
+        Failed(set => set).ShouldBeTrue();
+        Failed(set => set with { Repetitions = 0 }).ShouldBeTrue();
+        Failed(set => set with { Repetitions = Line.Counts[0] }).ShouldBeFalse("at its count nobody knows whether one more would have gone");
+        Failed(set => set with { Repetitions = Line.Counts[0], Stopped = StopReason.Muscle }).ShouldBeTrue();
+        Failed(set => set with { Reserve = 1 }).ShouldBeFalse();
+        Failed(set => set with { Reserve = null }).ShouldBeFalse();
+        Failed(set => set with { Stopped = StopReason.Grip }).ShouldBeFalse();
+        Failed(set => set with { Pain = 3 }).ShouldBeFalse();
+        Failed(set => set with { Reserve = null, ToLimit = true }).ShouldBeTrue();
+    }
+
+    private static bool Failed(Func<SetLog, SetLog> change) =>
+        new TrainedSet(change(new SetLog(Guid.NewGuid(), 1, Row.Id, People.Today, 1, Line.Load, Line.Counts[0] - 2, 0)), Line).IsToFailure;
 }

@@ -195,6 +195,35 @@ public class StepRulesTests
         NextStep.For(lighter with { Week = WeekKind.Full })!.Sentence.ShouldContain("2 of 3 sets were done");
     }
 
+    /// <summary>Two of three logged, both said to leave five and more: what is there counts, and the third is asked about all the same.</summary>
+    [Fact]
+    public void A_set_left_out_of_the_log_does_not_keep_a_far_too_easy_line_where_it_is()
+    {
+        var easy = Case(Line, Handles(20, 22, 24), [.. Session(0, 10, 10).Select(s => s with { Reserve = SaidReserve.OrMore(7) })]) with { Anchor = Strong };
+        var step = NextStep.For(easy)!;
+        step.Kind.ShouldBe(StepKind.Load, step.Sentence);
+        step.Arithmetic[^1].ShouldContain("worth asking once");
+        NextStep.For(easy with { Logs = [.. easy.Logs.Take(1)] })!.Kind.ShouldBe(StepKind.Hold, "one of three is not most of them");
+    }
+
+    /// <summary>Four left where two were meant is put right while the line finds its dose, and is earned over two sessions later.</summary>
+    [Theory]
+    [InlineData(2, StepKind.Load)]
+    [InlineData(3, StepKind.Load)]
+    [InlineData(4, StepKind.Hold)]
+    [InlineData(0, StepKind.Hold)]
+    public void A_line_that_finds_its_dose_is_put_right_sooner(int exposures, StepKind kind)
+    {
+        SetLog[] four = [.. Session(0, 10, 10, 10).Select(s => s with { Reserve = 4 })];
+        double Last(StrengthAnchor anchor) => Foreseen.Of(Line, Row, People.Man, anchor)[^1].Middle;
+        // A maximum at which the last set leaves just over four.
+        var anchor = Enumerable.Range(0, 200).Select(i => Strong.At(Mass.FromKilograms(24 + (0.25 * i)))).First(a => Last(a) >= 14.2);
+        var step = NextStep.For(Case(Line, Handles(20, 20.5), four) with { Anchor = anchor, Exposures = exposures })!;
+        step.Kind.ShouldBe(kind, step.Sentence);
+    }
+
+    private static StrengthAnchor Strong => StrengthAnchors.Of(People.Man, Catalogue.Shipped).For(Row)! with { Maximum = Mass.FromKilograms(45), Spread = 0.05 };
+
     /// <summary>Whatever is logged: pain of 3 and more, a set short, or a last set that form, grip or breath ended never makes the line harder.</summary>
     [Fact]
     public void Nothing_is_made_harder_after_pain_a_miss_or_a_set_the_muscle_did_not_end() =>

@@ -3552,6 +3552,23 @@ export interface components {
              * @description What this client says is left whatever is; null for who judges. Such answers teach little.
              */
             saysAlways: null | number;
+            /**
+             * Format: double
+             * @description What every maximum gains a week, of its logarithm.
+             */
+            gainAWeek: number;
+            /**
+             * Format: double
+             * @description Standard deviation of it.
+             */
+            gainAWeekSpread: number;
+            /** @description It with its 80 percent range, as a coach says it. */
+            gainInWords: string;
+            /**
+             * Format: date
+             * @description The last day that was learned from; null before the first.
+             */
+            through: null | string;
         };
         /** @description A factor on what holds for most people, with how well it is known. */
         LearnedFactor: {

@@ -39,6 +39,8 @@
 				<dd>{percent(view.learned.endurance.factor)}</dd>
 				<dt class="text-soft">recovery</dt>
 				<dd>{percent(view.learned.recovery.factor)}</dd>
+				<dt class="text-soft">gains</dt>
+				<dd>{view.learned.gainInWords}</dd>
 				<dt class="text-soft">left unsaid</dt>
 				<dd>
 					{Math.abs(unsaid) < 0.3

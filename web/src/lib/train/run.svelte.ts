@@ -244,7 +244,6 @@ export class Run {
 			setNumber: step.set,
 			load: line.prescription.load,
 			...figures,
-			stopped: figures.stopped ?? this.#endedByMuscle(figures, step.count),
 			restBefore: step.set === 1 ? null : this.#restTaken,
 			toLimit: this.toLimit && figures.pain === 0,
 			reserve: this.toLimit ? null : figures.reserve,
@@ -266,12 +265,6 @@ export class Run {
 			leftOut
 		});
 		await this.#skipDone();
-	}
-
-	/** Fewer than were asked with none left: the muscle ended it, and nobody has to say so. */
-	#endedByMuscle(figures: Pick<SetLog, 'repetitions' | 'otherSide' | 'reserve' | 'pain'>, asked: number) {
-		const done = Math.min(figures.repetitions, figures.otherSide ?? figures.repetitions);
-		return done < asked && figures.reserve === 0 && figures.pain === 0 ? 'muscle' : null;
 	}
 
 	/** What was done is said anew; it names the version it was made from. */
