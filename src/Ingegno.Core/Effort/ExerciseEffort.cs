@@ -55,11 +55,13 @@ public sealed class ExerciseEffort
     public Mass ResistanceOf(Mass load) => Resistance.Of(Exercise.Load, load, BodyMoved, _client.BodyMass);
 
     /// <summary>The load that meets a demand; may come out negative where the body alone is too much.</summary>
-    public Mass LoadFor(Demand demand)
+    public Mass LoadFor(Demand demand) => (ResistanceFor(demand) - (BodyMoved * _client.BodyMass)) * (1 / Exercise.Load.LoadCounts);
+
+    /// <summary>What the muscles meet at a demand, the moved part of the body counted.</summary>
+    public Mass ResistanceFor(Demand demand)
     {
         var met = demand.Value * GreatestResistance;
-        met = _steepness == 0 || met <= Mass.Zero ? met : _pivot * Math.Pow(met / _pivot, 1 / (1 - _steepness));
-        return (met - (BodyMoved * _client.BodyMass)) * (1 / Exercise.Load.LoadCounts);
+        return _steepness == 0 || met <= Mass.Zero ? met : _pivot * Math.Pow(met / _pivot, 1 / (1 - _steepness));
     }
 
     public Demand EquivalentOf(Demand demand) => _curve.EquivalentOf(Held(demand), _trained);

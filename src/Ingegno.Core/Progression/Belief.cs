@@ -150,8 +150,39 @@ internal sealed class Belief
         }
     }
 
-    internal LearnedFactor Of(string exercise) =>
-        new(Math.Exp(_state[_places[exercise]]), Math.Sqrt(_covariance[_places[exercise], _places[exercise]]));
+    /// <summary>
+    /// What can be met ten times, against what was taken for it before anything was logged: loads and counts near those that are trained tell it, while a
+    /// maximum may be traded for staying power and nobody be the stronger.
+    /// </summary>
+    internal LearnedFactor Of(string exercise)
+    {
+        int place = _places[exercise];
+        double before = TenTimes(_anchors[(place - First) / Each]), now = Now();
+        double[] slope = new double[_state.Length];
+        foreach (int moved in (int[])[Endurance, place, place + OwnEndurance, place + Steepness])
+        {
+            double was = _state[moved];
+            _state[moved] = was + Nudge;
+            slope[moved] = (Now() - now) / Nudge;
+            _state[moved] = was;
+        }
+
+        return new(Math.Exp(now - before), Math.Sqrt(Math.Max(0, Variance(slope))));
+
+        double Now() => TenTimes(Believed(place, _state[place]));
+
+        double TenTimes(StrengthAnchor anchor)
+        {
+            var effort = new ExerciseEffort(ExerciseAt(place), _client, anchor, new Loads.Geometry());
+            return Math.Log(effort.ResistanceFor(effort.DemandForRepetitions(ComparedAt)).Kilograms);
+        }
+    }
+
+    /// <summary>Repetitions at which strength is compared from day to day (common practice).</summary>
+    private const double ComparedAt = 10;
+
+    /// <summary>A small step of an unknown, to see how something goes with it.</summary>
+    private const double Nudge = 0.01;
 
     /// <summary>Exercises stand in the order they were first logged.</summary>
     internal LearnedFactor OfFamily(string exercise) =>
@@ -462,14 +493,13 @@ internal sealed class Belief
     /// <summary>The forecast and how its logarithm bends with each unknown, by small steps both ways.</summary>
     private (double Expected, double[] Slope) Linear(SetRun done, int set)
     {
-        const double step = 0.01;
         int place = _places[done[set].Set.Exercise];
         double[] slope = new double[_state.Length];
         double lasts = _state[Endurance] + _state[place + OwnEndurance], recovers = _state[Recovery] + _state[place + OwnRecovery], maximum = _state[Form] + _state[place];
-        slope[Endurance] = slope[place + OwnEndurance] = (At(step, 0, 0) - At(-step, 0, 0)) / (2 * step);
-        slope[Recovery] = slope[place + OwnRecovery] = set == 0 ? 0 : (At(0, step, 0) - At(0, -step, 0)) / (2 * step);
+        slope[Endurance] = slope[place + OwnEndurance] = (At(Nudge, 0, 0) - At(-Nudge, 0, 0)) / (2 * Nudge);
+        slope[Recovery] = slope[place + OwnRecovery] = set == 0 ? 0 : (At(0, Nudge, 0) - At(0, -Nudge, 0)) / (2 * Nudge);
         double steeper = _pivots[(place - First) / Each] is { } pivot && Met((place - First) / Each, done[set]) is var met && met > Mass.Zero ? Math.Log(met / pivot) : 0;
-        slope[Form] = slope[place] = (At(0, 0, step) - At(0, 0, -step)) / (2 * step);
+        slope[Form] = slope[place] = (At(0, 0, Nudge) - At(0, 0, -Nudge)) / (2 * Nudge);
         slope[place + Steepness] = slope[place] * steeper;
         return (ToFailure(done, set, place, lasts, recovers, maximum), slope);
 

@@ -222,7 +222,8 @@ internal static class Correction
     internal static Prescription Fewer(LineCase about, SetLog[] last)
     {
         int least = Math.Max(1, last.Min(Sides.Done));
-        var done = about.Line with { Counts = LastSessions.Falling([.. about.Line.Counts.Select((c, i) => Math.Min(c, i < last.Length ? Sides.Done(last[i]) : c))]) };
+        // The most first: 13/9/12 is 13/12/9, the same work, and one odd set does not make the next one odd.
+        var done = about.Line with { Counts = [.. about.Line.Counts.Select((c, i) => Math.Max(1, Math.Min(c, i < last.Length ? Sides.Done(last[i]) : c))).OrderDescending()] };
         return about.Foresee(done).IsEmpty ? done : done with { Counts = [.. AsForecast(about, done, Meant(about, about.AskedOf(last))).Counts.Zip(done.Counts, (c, d) => Math.Min(d, Math.Max(c, least)))] };
     }
 

@@ -101,7 +101,7 @@ internal static class LastSessions
     internal static Step? Falling(LineCase about, SetLog[][] sessions)
     {
         var line = about.Line;
-        if (sessions.Length < Running || !sessions.Take(Running).All(s => Missed(about.AskedOf(s), s) > 0))
+        if (sessions.Length < Running || IsSmall(about.AskedOf(sessions[0]), sessions[0]) || !sessions.Take(Running).All(s => Missed(about.AskedOf(s), s) > 0))
         {
             return null;
         }

@@ -12,7 +12,7 @@ namespace Ingegno.Core.Progression;
 public sealed record SetHindsight(Guid Set, RepetitionRange ToFailure, double Observed);
 
 /// <summary>How the estimate of one exercise stood after a session.</summary>
-/// <param name="Factor">Maximum over what it was taken for before anything was logged.</param>
+/// <param name="Factor">What can be met ten times, over what was taken for it before anything was logged.</param>
 /// <param name="Spread">Standard deviation of its logarithm.</param>
 /// <param name="Family">The same of the first exercise ever logged of this pattern: moved by what is done on the others, it runs on through gym and home.</param>
 public sealed record StrengthPoint(DateOnly On, string Exercise, double Factor, double Spread, LearnedFactor Family);

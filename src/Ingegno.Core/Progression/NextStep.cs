@@ -117,7 +117,17 @@ public static class NextStep
 
         var step = Against.Select(rule => rule(about, sessions)).FirstOrDefault(s => s is not null)
             ?? CleanWork.AtLeast(Onward.Select(rule => rule(about, sessions)).First(s => s is not null)!, about, sessions[0]);
+        step = step.Arithmetic.IsEmpty ? step with { Arithmetic = [DecidedFrom(about, sessions[0])] } : step;
         return Sides.Told(sessions[0]) is { } told ? step with { Arithmetic = step.Arithmetic.Add(told) } : step;
+    }
+
+    /// <summary>What was done and said, and what is foreseen: all there is to say where a rule needs no arithmetic of its own.</summary>
+    private static string DecidedFrom(LineCase about, SetLog[] last)
+    {
+        string left = last.All(s => s.Reserve is null) ? "" : $", {string.Join('/', last.Select(s => s.Reserve?.ToString() ?? "?"))} left";
+        var foreseen = about.Foresee(about.Line);
+        return $"{last[0].On:d MMM}: {string.Join('/', last.Select(Sides.Done))} done of {about.AskedOf(last).CountInWords}{left}."
+            + (foreseen.IsEmpty ? "" : $" The forecast now: {string.Join('/', foreseen.Select(f => $"{f.Middle:0}"))} to failure.");
     }
 
     /// <summary>One rule: null where it has nothing to say.</summary>

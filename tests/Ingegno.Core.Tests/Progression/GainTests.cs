@@ -61,6 +61,21 @@ public class GainTests
         On(90).ShouldBe(On(11));
     }
 
+    /// <summary>
+    /// Three sets far past what the charts give at that load, the same every week: staying power is learned, and nobody got weaker for it.
+    /// </summary>
+    [Fact]
+    public void Staying_power_is_not_paid_for_with_strength()
+    {
+        var lesson = Learning.From(
+            People.Man, Catalogue.Shipped, Before,
+            from week in Enumerable.Range(0, Weeks)
+            from set in Enumerable.Range(0, 3)
+            select new TrainedSet(new SetLog(Guid.NewGuid(), 1, Row.Id, First.AddDays(7 * week), set + 1, Line.Load, 26 - (2 * set), null) { ToLimit = true }, Line with { Counts = [20, 20, 20] }));
+        lesson.Learned.Endurance.Factor.ShouldBeGreaterThan(1.05);
+        (lesson.Points[^1].Factor / lesson.Points[2].Factor).ShouldBeInRange(0.98, 1.03);
+    }
+
     [Fact]
     public void It_is_told_in_percent_a_week() =>
         (Learned.Nothing with { GainAWeek = 0.013, GainAWeekSpread = 0.004 }).GainInWords.ShouldBe("1.3 % a week (0.8 to 1.8)");

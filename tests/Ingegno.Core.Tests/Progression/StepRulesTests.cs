@@ -195,6 +195,28 @@ public class StepRulesTests
         NextStep.For(lighter with { Week = WeekKind.Full })!.Sentence.ShouldContain("2 of 3 sets were done");
     }
 
+    /// <summary>One repetition missed is not missed, three sessions running either; three a session are.</summary>
+    [Fact]
+    public void A_repetition_short_three_times_holds_and_more_goes_back_to_the_work_that_is_done()
+    {
+        Prescription asked = Line with { Counts = [13, 13, 13] };
+        Step Thrice(params int[] done) => NextStep.For(Case(asked, null, Session(0, done), Session(3, done), Session(6, done)) with { Anchor = null })!;
+        Thrice(13, 13, 12).Kind.ShouldBe(StepKind.Hold);
+        var back = Thrice(13, 9, 12);
+        back.Kind.ShouldBe(StepKind.Back);
+        back.Next!.Counts.ShouldBe([13, 12, 9], "the most first: one odd set does not lower the next");
+    }
+
+    /// <summary>Whatever the rule, a coach who asks why is answered.</summary>
+    [Fact]
+    public void Every_step_says_what_it_was_decided_from() =>
+        Gen.Select(Gen.Int[0, 18], Gen.Int[-1, 7]).Array[3].Array[1, 4].Sample(sessions =>
+        {
+            SetLog[][] logs = [.. sessions.Select((s, i) => s.Select((set, n) => Set(3 * i, n + 1, set.Item1, set.Item2 < 0 ? null : set.Item2)).ToArray())];
+            NextStep.For(Case(Line, Handles(20, 22, 30), logs))!.Arithmetic.ShouldNotBeEmpty();
+            NextStep.For(Case(Line, null, logs))!.Arithmetic.ShouldNotBeEmpty();
+        });
+
     /// <summary>Two of three logged, both said to leave five and more: what is there counts, and the third is asked about all the same.</summary>
     [Fact]
     public void A_set_left_out_of_the_log_does_not_keep_a_far_too_easy_line_where_it_is()
