@@ -2,47 +2,63 @@ using Ingegno.Server;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Backups;
 
-if (DataCommands.Run(args, Console.Out) is { } done)
+try
 {
-    return done;
+    return await RunAsync(args);
+}
+catch (SettingsError wrong)
+{
+    Console.Error.WriteLine($"Ingegno does not start. {wrong.Message}");
+    return 1;
 }
 
-if (await AccountCommands.RunAsync(args, Console.In, Console.Out) is { } accounts)
+static async Task<int> RunAsync(string[] args)
 {
-    return accounts;
-}
-
-// A second run listens where the first did, also where the system chose the port.
-string[] addresses = [];
-while (true)
-{
-    var builder = WebApplication.CreateBuilder(args);
-    if (addresses.Length > 0)
+    if (DataCommands.Run(args, Console.Out) is { } done)
     {
-        builder.WebHost.UseUrls(addresses);
+        return done;
     }
 
-    if (DataFolder.Against(Settings.From(builder.Configuration)) is { } against)
+    if (await AccountCommands.RunAsync(args, Console.In, Console.Out) is { } accounts)
     {
-        Console.Error.WriteLine($"Ingegno does not start. {against}");
-        return 1;
+        return accounts;
     }
 
-    builder.AddIngegno();
-    var app = builder.Build();
-    app.UseIngegno();
-    await app.PrepareDataAsync();
-    app.Lifetime.ApplicationStarted.Register(() => addresses = [.. app.Urls]);
-    var asked = app.Services.GetRequiredService<RestoreAsked>();
-    var settings = app.Services.GetRequiredService<Settings>();
-    await app.RunAsync();
-    if (asked.File is not { } file)
+    // A second run listens where the first did, also where the system chose the port.
+    string[] addresses = [];
+    RestoreOutcome? restored = null;
+    while (true)
     {
-        return 0;
-    }
+        var builder = WebApplication.CreateBuilder(args);
+        if (addresses.Length > 0)
+        {
+            builder.WebHost.UseUrls(addresses);
+        }
 
-    // Nothing uses the database now: the backup takes its place, and all that was kept at hand starts anew with it.
-    Console.WriteLine(Restored.OrWhy(file, settings));
+        if (DataFolder.Against(Settings.From(builder.Configuration)) is { } against)
+        {
+            Console.Error.WriteLine($"Ingegno does not start. {against}");
+            return 1;
+        }
+
+        builder.AddIngegno();
+        var app = builder.Build();
+        app.UseIngegno();
+        await app.PrepareDataAsync();
+        app.Lifetime.ApplicationStarted.Register(() => addresses = [.. app.Urls]);
+        var asked = app.Services.GetRequiredService<RestoreAsked>();
+        asked.Before = restored;
+        var settings = app.Services.GetRequiredService<Settings>();
+        await app.RunAsync();
+        if (asked.File is not { } file)
+        {
+            return 0;
+        }
+
+        // Nothing uses the database now: the backup takes its place, and all that was kept at hand starts anew with it.
+        restored = Restored.OrWhy(file, settings);
+        Console.WriteLine(restored.Sentence);
+    }
 }
 
 /// <summary>Entry point, public for the test host.</summary>

@@ -38,19 +38,40 @@ internal sealed record Settings(string DataFolder, DemoKind Demo, TimeProvider C
     /// before it is used), INGEGNO_PROXIES (addresses of the reverse proxies in front, parted by commas), PORT (in links where no public
     /// address is given).
     /// </summary>
+    /// <exception cref="SettingsError">One of them cannot be meant.</exception>
     internal static Settings From(IConfiguration configuration) => new(
         configuration["INGEGNO_DATA"] ?? "data",
-        configuration["INGEGNO_DEMO"] switch { "1" => DemoKind.Trained, "members" => DemoKind.Members, _ => DemoKind.None },
-        configuration["INGEGNO_NOW"] is { Length: > 0 } now
-            ? new ShiftedClock(DateTimeOffset.Parse(now, CultureInfo.InvariantCulture))
-            : TimeProvider.System,
-        (configuration["INGEGNO_PUBLIC_URL"] ?? $"http://127.0.0.1:{configuration["PORT"] ?? "5080"}").TrimEnd('/'),
+        configuration["INGEGNO_DEMO"] switch
+        {
+            "1" => DemoKind.Trained,
+            "members" => DemoKind.Members,
+            null or "" or "0" => DemoKind.None,
+            var other => throw new SettingsError($"INGEGNO_DEMO is \"{other}\": give 1, members or 0."),
+        },
+        configuration["INGEGNO_NOW"] is not { Length: > 0 } now ? TimeProvider.System
+            : DateTimeOffset.TryParse(now, CultureInfo.InvariantCulture, out var start) ? new ShiftedClock(start)
+            : throw new SettingsError($"INGEGNO_NOW is \"{now}\", which is no instant: give one such as 2026-11-23T09:00:00Z, or leave it out."),
+        Address(configuration["INGEGNO_PUBLIC_URL"], configuration["PORT"]),
         configuration["INGEGNO_CHECK_FILE"] == "1",
         [.. (configuration["INGEGNO_PROXIES"] ?? "").Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(Proxy)]);
 
+    private static string Address(string? given, string? port)
+    {
+        if (given is not { Length: > 0 })
+        {
+            return ushort.TryParse(port ?? "5080", NumberStyles.None, CultureInfo.InvariantCulture, out ushort number)
+                ? $"http://127.0.0.1:{number}"
+                : throw new SettingsError($"PORT is \"{port}\", which is no port: give a number up to 65535.");
+        }
+
+        return Uri.TryCreate(given, UriKind.Absolute, out var address) && (address.Scheme == Uri.UriSchemeHttp || address.Scheme == Uri.UriSchemeHttps)
+            ? given.TrimEnd('/')
+            : throw new SettingsError($"INGEGNO_PUBLIC_URL is \"{given}\", which no link can begin with: give an address such as https://coach.example.");
+    }
+
     private static IPAddress Proxy(string text) => IPAddress.TryParse(text, out var address)
         ? address
-        : throw new InvalidOperationException($"INGEGNO_PROXIES names \"{text}\", which is no address: give addresses such as 10.0.0.2, parted by commas.");
+        : throw new SettingsError($"INGEGNO_PROXIES names \"{text}\", which is no address: give addresses such as 10.0.0.2, parted by commas.");
 
     /// <summary>The system's clock set to another start.</summary>
     private sealed class ShiftedClock(DateTimeOffset start) : TimeProvider
@@ -60,6 +81,9 @@ internal sealed record Settings(string DataFolder, DemoKind Demo, TimeProvider C
         public override DateTimeOffset GetUtcNow() => base.GetUtcNow() + _shift;
     }
 }
+
+/// <summary>Something in the environment cannot be meant; the message names it and what to give.</summary>
+internal sealed class SettingsError(string message) : Exception(message);
 
 /// <summary>The day where nobody's is known; a client's is their case's.</summary>
 internal static class Today

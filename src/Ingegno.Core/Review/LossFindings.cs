@@ -24,7 +24,9 @@ internal static class LossFindings
         let lines = Numbers(week.Gym.Where(l => l.Exercise.Pattern == lost))
         select new Finding(
             FindingKind.PatternLost, Severity.Decide,
-            $"No {PlainWords.Of(lost)} is left in the week.",
+            Left(week, lost) is { Length: > 0 } light
+                ? $"No loaded {PlainWords.Of(lost)} is left in the week: {string.Join(" and ", light)} {(light.Length == 1 ? "has" : "have")} the movement only."
+                : $"No {PlainWords.Of(lost)} is left in the week.",
             "Single swaps can each be sensible and together lose a movement.",
             lines,
             week.Taking(lines, e => e.Pattern == lost));
@@ -32,6 +34,10 @@ internal static class LossFindings
     /// <summary>A movement on the floor without its load is no pull from above.</summary>
     private static bool IsKept(ReviewedWeek week, TrainedLine home) =>
         home.Exercise.IsForecast || week.Gym.Where(g => g.Exercise.Pattern == home.Exercise.Pattern).All(g => !g.Exercise.IsForecast);
+
+    /// <summary>What still has the movement, by name.</summary>
+    private static string[] Left(ReviewedWeek week, Pattern lost) =>
+        [.. week.Home.Where(l => l.Exercise.Pattern == lost).Select(l => PlainWords.InSentence(l.Exercise.Name)).Distinct()];
 
     private static IEnumerable<Finding> Planes(ReviewedWeek week) =>
         from lost in week.Gym.Select(l => l.Exercise.Plane).Distinct().Except(week.Home.Select(l => l.Exercise.Plane))

@@ -25,7 +25,17 @@ public enum ShrinkMeans
 /// <param name="Changes">The lines that change.</param>
 /// <param name="Session">As it then is.</param>
 /// <param name="Fits">False where even the main work is longer.</param>
-public sealed record Shrunk(ImmutableArray<string> Steps, ImmutableArray<LineChange> Changes, RebuiltSession Session, bool Fits);
+public sealed record Shrunk(ImmutableArray<string> Steps, ImmutableArray<LineChange> Changes, RebuiltSession Session, bool Fits)
+{
+    /// <summary>It was told that this is enough before it fitted: it may well get shorter.</summary>
+    public bool Stopped { get; init; }
+
+    /// <summary>Why it is longer than it was to be; null where it fits.</summary>
+    public string? WhyLonger =>
+        Fits ? null
+        : Stopped ? "It is longer still: there was no time to look further. Ask once more."
+        : $"It does not go under {Math.Ceiling(Session.Whole.Minutes):0} min: the main work alone takes that long.";
+}
 
 /// <summary>Makes a session fit the minutes there are, one small step after the other in the order the coach has set.</summary>
 public static class ShrinkToFit
@@ -73,7 +83,10 @@ public static class ShrinkToFit
         HashSet<int> gone = [.. changes.Where(c => c.LeftOut).Select(c => c.Line)];
         return new(
             [.. steps.Where(s => IsStillSo(s, gone)).Select(s => s.Words)],
-            changes, session, session.Whole <= available);
+            changes, session, session.Whole <= available)
+        {
+            Stopped = enough.IsCancellationRequested && session.Whole > available,
+        };
     }
 
     /// <summary>A long line left out last may make room for shorter ones that went before it: the latest to go comes back first.</summary>

@@ -31,11 +31,14 @@ internal static class BackupEndpoints
         var owner = api.MapGroup("/backups").AddEndpointFilter(OwnerOnly.Filter("backup"));
         owner.MapGet("", All).WithName("getBackups");
         owner.MapPost("", Take).WithName("takeBackup");
+        owner.MapGet("/restored", Last).WithName("getRestored");
         owner.MapGet("/{name}", LookAsync).WithName("getBackup");
         owner.MapPost("/{name}/restore", Restore).WithName("restoreBackup");
     }
 
     private static Ok<BackupView[]> All(Storage.Backups backups) => TypedResults.Ok(backups.All().Select(View).ToArray());
+
+    private static Results<Ok<RestoreOutcome>, NoContent> Last(RestoreAsked asked) => asked.Before is { } outcome ? TypedResults.Ok(outcome) : TypedResults.NoContent();
 
     private static Results<Ok<BackupView>, ProblemHttpResult> Take(Storage.Backups backups, TimeProvider clock)
     {

@@ -7,7 +7,15 @@ internal sealed class RestoreAsked
 {
     /// <summary>The backup; null while none was asked for.</summary>
     internal string? File { get; set; }
+
+    /// <summary>What came of the one before this run; null where there was none.</summary>
+    internal RestoreOutcome? Before { get; set; }
 }
+
+/// <summary>What came of a restore.</summary>
+/// <param name="Done">False where nothing was changed.</param>
+/// <param name="Sentence">What was done, or why not.</param>
+public sealed record RestoreOutcome(bool Done, string Sentence);
 
 /// <summary>Puts a backup in place, and takes those out again who were erased since.</summary>
 internal static class Restored
@@ -26,15 +34,15 @@ internal static class Restored
     }
 
     /// <summary>The same where there is nobody to refuse it to: the server goes on with what it had.</summary>
-    internal static string OrWhy(string file, Settings settings)
+    internal static RestoreOutcome OrWhy(string file, Settings settings)
     {
         try
         {
-            return From(file, settings);
+            return new(true, From(file, settings));
         }
         catch (Exception refused) when (refused is RefusedBackupException or IOException or UnauthorizedAccessException or Microsoft.Data.Sqlite.SqliteException)
         {
-            return $"Nothing was changed. {refused.Message}";
+            return new(false, $"Nothing was changed. {refused.Message}");
         }
     }
 }

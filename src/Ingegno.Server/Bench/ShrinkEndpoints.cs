@@ -21,8 +21,8 @@ public sealed record ShrinkForm(string Text, ImmutableArray<LineChoice> Choices,
 
 /// <summary>A session made to fit, and what was done for it.</summary>
 /// <param name="Session">As the client would train it.</param>
-/// <param name="Fits">False where even the main work takes longer; then this is as short as it gets.</param>
-public sealed record ShrinkView(ImmutableArray<string> Steps, ImmutableArray<LineChange> Changes, PlannedSession Session, bool Fits);
+/// <param name="WhyLonger">Where it does not fit: even the main work takes longer, or there was no time to look further.</param>
+public sealed record ShrinkView(ImmutableArray<string> Steps, ImmutableArray<LineChange> Changes, PlannedSession Session, string? WhyLonger);
 
 /// <summary>Fits a session into 20, 30 or 45 minutes, for good or for today.</summary>
 internal static class ShrinkEndpoints
@@ -70,6 +70,6 @@ internal static class ShrinkEndpoints
         var shrunk = ShrinkToFit.Into(
             Duration.FromMinutes(form.Minutes), rebuild.Rebuild(written, choices), about.Rules.ShrinkOrder, about.Home, about.Rules.Catalogue,
             changes => rebuild.Rebuild(written, LineChanges.On(choices, changes, edit.Programme)), enough.Token);
-        return new ShrinkView(shrunk.Steps, shrunk.Changes, LaidSession.Of(shrunk.Session, edit.LineOf), shrunk.Fits);
+        return new ShrinkView(shrunk.Steps, shrunk.Changes, LaidSession.Of(shrunk.Session, edit.LineOf), shrunk.WhyLonger);
     }
 }

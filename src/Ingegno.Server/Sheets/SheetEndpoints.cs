@@ -17,8 +17,8 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace Ingegno.Server.Sheets;
 
 /// <summary>The sheet as the page shows it.</summary>
-/// <param name="Fits">False where even the main work takes longer than the minutes there are today.</param>
-public sealed record SheetView(Sheet Sheet, bool Fits);
+/// <param name="WhyLonger">Where a session does not fit the minutes there are today: why.</param>
+public sealed record SheetView(Sheet Sheet, string? WhyLonger);
 
 /// <summary>What a client is handed on paper.</summary>
 internal static class SheetEndpoints
@@ -108,7 +108,7 @@ internal sealed class SheetWriter(Cases cases, Storage.Plans plans, Trainings tr
             .Where(h => h.Place == about.Place.Id).DistinctBy(h => h.Line).ToDictionary(h => h.Line, h => h.Why);
         var sessions = plan.Sessions;
         (int, ImmutableArray<string>)? fitted = null;
-        bool fits = true;
+        string? longer = null;
         if (session is { } at && minutes is { } there)
         {
             if (there is < 5 or > 240)
@@ -124,11 +124,11 @@ internal sealed class SheetWriter(Cases cases, Storage.Plans plans, Trainings tr
             var shrunk = Shrink(about, stored, at, there, today);
             sessions = sessions.SetItem(at, shrunk.Session);
             fitted = (at, shrunk.Steps);
-            fits = shrunk.Fits;
+            longer = shrunk.WhyLonger;
         }
 
         return new(
-            new(SheetWriting.Of(about.Profile, user.CoachName(), plan, sessions, about.Home, about.Rules.Catalogue, leftOut, today, fitted), fits),
+            new(SheetWriting.Of(about.Profile, user.CoachName(), plan, sessions, about.Home, about.Rules.Catalogue, leftOut, today, fitted), longer),
             SendingLeave.For(about.Profile), null);
     }
 

@@ -140,6 +140,16 @@ public class ReviewTests
     public void Push_against_pull(int push, int pull, bool found) =>
         Finds(FindingKind.Unbalanced, People.Man, [Line("push-up", push), .. pull > 0 ? new[] { Line("table-row", pull, number: 2) } : []]).ShouldBe(found);
 
+    /// <summary>The table of movements counts its sets: it is not said that none is left.</summary>
+    [Fact]
+    public void A_movement_that_is_there_without_its_load_is_named()
+    {
+        var lost = Findings(People.Man, Session([Line("barbell-curl", 3)], [Line("towel-self-curl", 3)])).Single(f => f.Kind == FindingKind.PatternLost);
+        lost.Sentence.ShouldBe("No loaded elbow flexion is left in the week: curl resisted by the own leg has the movement only.");
+        Findings(People.Man, Session([Line("barbell-curl", 3)], [Line("push-up", 3)])).Single(f => f.Kind == FindingKind.PatternLost)
+            .Sentence.ShouldBe("No elbow flexion is left in the week.");
+    }
+
     /// <summary>A converted session that loses its only hinge and its only vertical pull is caught.</summary>
     [Fact]
     public void The_only_hinge_and_the_only_vertical_pull_lost_are_caught()

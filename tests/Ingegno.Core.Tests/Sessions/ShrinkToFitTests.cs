@@ -17,7 +17,7 @@ public class ShrinkToFitTests
 
     private static readonly int[] Minutes = [15, 30, 60];
 
-    private static Shrunk Fit(Member member, double minutes, ImmutableArray<ShrinkMeans>? order = null, int sets = 4)
+    private static Shrunk Fit(Member member, double minutes, ImmutableArray<ShrinkMeans>? order = null, int sets = 4, bool stopped = false)
     {
         var written = new WrittenSession("Day", [.. Asked.Select((e, i) => Member.Written(
             e, sets, e == "plank" ? 30 : 10, kind: e == "plank" ? CountKind.Seconds : CountKind.Repetitions) with { Number = i + 1, Rest = Duration.FromSeconds(90) })]);
@@ -26,7 +26,7 @@ public class ShrinkToFitTests
             member.Client with { SessionMinutes = (int)minutes }, member.Home, Catalogue.Shipped, HouseRules.Default, People.Today, programme);
         return ShrinkToFit.Into(
             Duration.FromMinutes(minutes), rebuild.Rebuild(written, []), order ?? HouseRules.Default.ShrinkOrder, member.Home, Catalogue.Shipped,
-            changes => rebuild.Rebuild(written, LineChanges.On([], changes, programme)));
+            changes => rebuild.Rebuild(written, LineChanges.On([], changes, programme)), new(stopped));
     }
 
     [Theory]
@@ -40,8 +40,10 @@ public class ShrinkToFitTests
         {
             var shrunk = Fit(member, minutes);
             shrunk.Fits.ShouldBe(shrunk.Session.Whole.Minutes <= minutes, member.Client.Name);
+            (shrunk.WhyLonger is null).ShouldBe(shrunk.Fits);
             if (!shrunk.Fits)
             {
+                shrunk.WhyLonger!.ShouldContain("the main work alone");
                 // Of a pair neither goes alone where the partner's rest would then be longer than what it saves.
                 shrunk.Session.Lines.Where(l => l.Chosen is not null && l.Role != Role.Main).Select(l => l.Group ?? $"{l.Written.Number}").Distinct().Count()
                     .ShouldBeLessThanOrEqualTo(1, "everything that may go has gone");
@@ -50,6 +52,16 @@ public class ShrinkToFitTests
             shrunk.Session.Lines.Where(l => l.Role == Role.Main).ShouldAllBe(l => l.Outcome != LineOutcome.LeftOut);
             shrunk.Session.Lines.SelectMany(l => l.Prescriptions()).ShouldAllBe(p => p.Counts.Length >= 2);
         }
+    }
+
+    /// <summary>Told to stop looking, it does not say that the main work is all that is left.</summary>
+    [Fact]
+    public void Stopped_before_it_fits_it_says_so_and_asks_to_be_asked_again()
+    {
+        var shrunk = Fit(Member.All().First(), 20, stopped: true);
+        shrunk.Steps.ShouldBeEmpty();
+        shrunk.WhyLonger!.ShouldContain("no time to look further");
+        Fit(Member.All().First(), 240, stopped: true).WhyLonger.ShouldBeNull();
     }
 
     [Fact]

@@ -1429,6 +1429,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/backups/restored": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getRestored"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/backups/{name}": {
         parameters: {
             query?: never;
@@ -5130,6 +5146,13 @@ export interface components {
             /** @description The coach has passed or refused it. */
             judged: boolean;
         };
+        /** @description What came of a restore. */
+        RestoreOutcome: {
+            /** @description False where nothing was changed. */
+            done: boolean;
+            /** @description What was done, or why not. */
+            sentence: string;
+        };
         /** @description The way back to the gym. */
         ReturnView: {
             lines: components["schemas"]["ReturningLine"][];
@@ -5686,8 +5709,8 @@ export interface components {
         /** @description The sheet as the page shows it. */
         SheetView: {
             sheet: components["schemas"]["Sheet"];
-            /** @description False where even the main work takes longer than the minutes there are today. */
-            fits: boolean;
+            /** @description Where a session does not fit the minutes there are today: why. */
+            whyLonger: null | string;
         };
         /** @description A session that has to fit. */
         ShrinkForm: {
@@ -5716,8 +5739,8 @@ export interface components {
             changes: components["schemas"]["LineChange"][];
             /** @description As the client would train it. */
             session: components["schemas"]["PlannedSession"];
-            /** @description False where even the main work takes longer; then this is as short as it gets. */
-            fits: boolean;
+            /** @description Where it does not fit: even the main work takes longer, or there was no time to look further. */
+            whyLonger: null | string;
         };
         /** @enum {unknown} */
         Sides: "together" | "oneAtATime";
@@ -9198,6 +9221,33 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["BackupView"];
                 };
+            };
+        };
+    };
+    getRestored: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RestoreOutcome"];
+                };
+            };
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -24,7 +24,18 @@
 			busy = false;
 		}
 	}
-	const list = () => doing(async () => void (backups = await ask(api.GET('/api/backups'))));
+	const list = () =>
+		doing(async () => {
+			backups = await ask(api.GET('/api/backups'));
+			await lastRestore();
+		});
+	/** What came of a restore since the server was started; false where nothing was changed. */
+	async function lastRestore(): Promise<boolean> {
+		const outcome = await ask(api.GET('/api/backups/restored'));
+		if (outcome?.done === false) trouble = outcome.sentence;
+		else said = outcome?.sentence ?? '';
+		return outcome?.done !== false;
+	}
 	const take = () =>
 		doing(async () => {
 			await ask(api.POST('/api/backups'));
@@ -48,8 +59,10 @@
 						(a) => a.status < 500 && tries > 1,
 						() => false
 					)
-				)
-					return location.assign('/');
+				) {
+					if (await lastRestore().catch(() => true)) location.assign('/');
+					return;
+				}
 			}
 			trouble = 'The server has not come back yet. Look again in a minute.';
 		});

@@ -96,7 +96,7 @@
 		const shrunk = await bench.shrink(Math.min(day, bench.view.sessions.length - 1), limit);
 		if (shrunk)
 			fitted = shrunk.steps.length > 0 ? shrunk.steps : [`It takes no longer than ${limit} min as it is.`];
-		if (shrunk && !shrunk.fits) fitted = [...fitted, `It cannot be shorter than this without the main work.`];
+		if (shrunk?.whyLonger) fitted = [...fitted, shrunk.whyLonger];
 	}
 
 	/** The one in force beside the best of the others, counted from 1. */

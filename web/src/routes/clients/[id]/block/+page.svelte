@@ -249,10 +249,7 @@
 								>fold away</button
 							>
 						</div>
-						{#if !fitted.view.fits}<p class="text-accent text-[13px]">
-								It does not go under {Math.ceil(fitted.view.session.length / 60)}: the main work alone takes
-								that long.
-							</p>{/if}
+						{#if fitted.view.whyLonger}<p class="text-accent text-[13px]">{fitted.view.whyLonger}</p>{/if}
 						<ol class="list-decimal pl-5 text-[13px]">
 							{#each fitted.view.steps as step, i (i)}<li>{step}</li>{/each}
 						</ol>

@@ -146,7 +146,7 @@
 					{#if session.today.length > 0 || (asked.minutes && asked.session === s)}
 						<p class="mt-1 font-semibold">
 							For today only.
-							{#if !view.fits}Shorter it does not get: the main work alone takes that long.{/if}
+							{view.whyLonger ?? ''}
 							{session.today.join(' ')}
 						</p>
 					{/if}
