@@ -1,3 +1,5 @@
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Loads;
 using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Clients;
@@ -66,6 +68,13 @@ public sealed record StrengthAnchor(
         Recovery = learned.Recovery.Factor,
         Doubt = AnchorDoubt.Elsewhere(learned),
     };
+
+    /// <summary>So many times as strong: a factor on strength acts on all that is met, the body it moves counted.</summary>
+    internal StrengthAnchor Stronger(double factor, Exercise exercise, ClientProfile client)
+    {
+        var body = IsTotal ? Mass.Zero : Resistance.BodyMoved(exercise.Load, client, new Geometry()) * client.BodyMass;
+        return At(((Maximum + body) * factor) - body);
+    }
 
     /// <summary>The same anchor moved along its own range, for "what if it is at the low end".</summary>
     public StrengthAnchor At(Mass maximum) => this with { Maximum = maximum };

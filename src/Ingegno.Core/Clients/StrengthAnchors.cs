@@ -100,8 +100,7 @@ public sealed class StrengthAnchors
         }
 
         double weeks = Math.Min(Learned.LongestGain, (day.DayNumber - through.DayNumber) / 7.0);
-        var body = anchor.IsTotal ? Mass.Zero : Resistance.BodyMoved(catalogue[anchor.Exercise].Load, client, new Geometry()) * client.BodyMass;
-        return anchor.At(((anchor.Maximum + body) * Math.Exp(client.Learned.GainAWeek * weeks)) - body);
+        return anchor.Stronger(Math.Exp(client.Learned.GainAWeek * weeks), catalogue[anchor.Exercise], client);
     }
 
     private void LastAndRecoverAs(Learned learned)

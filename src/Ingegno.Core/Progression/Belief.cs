@@ -575,12 +575,10 @@ internal sealed class Belief
         Recovery = Math.Exp(_state[Recovery] + _state[place + OwnRecovery]),
     };
 
-    /// <summary>A factor on strength acts on all that is met, the body it moves counted.</summary>
     private StrengthAnchor Stronger(int place, double logFactor)
     {
         var (anchor, exercise) = (_anchors[(place - First) / Each], ExerciseAt(place));
-        var body = anchor.IsTotal ? Mass.Zero : Loads.Resistance.BodyMoved(exercise.Load, _client, new Loads.Geometry()) * _client.BodyMass;
-        return anchor.At(((anchor.Maximum + body) * Math.Exp(logFactor)) - body) with { Pivot = _pivots[(place - First) / Each], Steepness = _state[place + Steepness] };
+        return anchor.Stronger(Math.Exp(logFactor), exercise, _client) with { Pivot = _pivots[(place - First) / Each], Steepness = _state[place + Steepness] };
     }
 
     private static string Root(Exercise exercise, Catalogue catalogue)

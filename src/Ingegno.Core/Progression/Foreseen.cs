@@ -3,9 +3,7 @@ using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
-using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
-using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Progression;
 
@@ -62,9 +60,7 @@ public static class Foreseen
             return [];
         }
 
-        // A factor on strength acts on all that is met, the body it moves counted.
-        var body = anchor.IsTotal ? Mass.Zero : Resistance.BodyMoved(exercise.Load, client, new Geometry()) * client.BodyMass;
-        double[] maximum = Along((m, by) => m.At(((m.Maximum + body) * by) - body));
+        double[] maximum = Along((m, by) => m.Stronger(by, exercise, client));
         double[] endurance = Along((m, by) => m with { Endurance = m.Endurance * by });
         double[] recovery = Along((m, by) => m with { Recovery = m.Recovery * by });
         double[] steepness = Along((m, by) => m with { Steepness = m.Steepness + Math.Log(by) });
