@@ -14,6 +14,9 @@ public static class IntentReading
     /// <summary>Spread of a maximum read from a written load whose effort had to be assumed, and where it was written (common practice).</summary>
     private const double AssumedSpread = 0.12, WrittenSpread = 0.08;
 
+    /// <summary>No written set asks more of the maximum than this.</summary>
+    private const double MostDemandWritten = 1.2;
+
     /// <summary>
     /// What a line's own load says about the maximum: the anchor at which its last set ends with the reserve written,
     /// or the house rule's. Null when the line writes no load.
@@ -209,28 +212,16 @@ public static class IntentReading
         return anchor.At(fitting > anchor.High ? anchor.High : anchor.Low);
     }
 
-    /// <summary>The maximum at which the last set of the plan ends with this reserve, by bisection; reserve rises with it.</summary>
+    /// <summary>The maximum at which the last set of the plan ends with this reserve; reserve rises with it.</summary>
     private static Mass Solve(SetPlan plan, Exercise exercise, ClientProfile client, StrengthAnchor shape, double reserve)
     {
         var bodyMoved = Resistance.BodyMoved(exercise.Load, client, new Geometry());
         var body = shape.IsTotal ? Mass.Zero : bodyMoved * client.BodyMass;
         double met = Resistance.Of(exercise.Load, plan.Load, bodyMoved, client.BodyMass).Kilograms;
-        double low = met / 2, high = met * 50;
-        for (int i = 0; i < 60; i++)
-        {
-            double middle = (low + high) / 2;
-            var effort = new ExerciseEffort(exercise, client, shape.At(Mass.FromKilograms(middle) - body), new Geometry());
-            if (plan.Forecast(effort)[^1].Reserve < reserve)
-            {
-                low = middle;
-            }
-            else
-            {
-                high = middle;
-            }
-        }
+        return Mass.FromKilograms(Crossing.Of(Spare, met / 2, met * 50)) - body;
 
-        return Mass.FromKilograms(high) - body;
+        double Spare(double greatest) =>
+            plan.Forecast(new ExerciseEffort(exercise, client, shape.At(Mass.FromKilograms(greatest) - body), new Geometry()))[^1].Reserve - reserve;
     }
 
     /// <summary>The load whose last set ends with this reserve; 0 where body weight alone is already heavier.</summary>
@@ -238,23 +229,9 @@ public static class IntentReading
         double reserve, WrittenLine line, Exercise exercise, ClientProfile client, StrengthAnchor anchor, ImmutableArray<PartnerSet> partners)
     {
         var effort = new ExerciseEffort(exercise, client, anchor, new Geometry());
-        double low = 0, high = 1.2;
-        for (int i = 0; i < 50; i++)
-        {
-            double middle = (low + high) / 2;
-            var demand = Demand.Of(middle);
-            var plan = Plan(line, exercise, effort.LoadFor(demand), partners);
-            if (demand < RepetitionCost.LeastDemand || plan.Forecast(effort)[^1].Reserve > reserve)
-            {
-                low = middle;
-            }
-            else
-            {
-                high = middle;
-            }
-        }
-
-        var load = effort.LoadFor(Demand.Of(low));
+        var load = effort.LoadFor(Demand.Of(Crossing.Of(Short, RepetitionCost.LeastDemand.Value, MostDemandWritten)));
         return exercise.Holds.IsEmpty && !exercise.NeedsLoad || load < Mass.Zero ? Mass.Zero : load;
+
+        double Short(double demand) => reserve - Plan(line, exercise, effort.LoadFor(Demand.Of(demand)), partners).Forecast(effort)[^1].Reserve;
     }
 }

@@ -12,6 +12,9 @@ public sealed class EnduranceCurve
     /// <summary>Far over the maximum the curve is held just above zero, so that a cost stays a number.</summary>
     private const double FewestRepetitions = 1e-9;
 
+    /// <summary>Past both ends of what any exercise asks, so that every count has its demand.</summary>
+    private const double LeastLookedAt = -2, MostLookedAt = 3;
+
     private readonly double[] _demands;
     private readonly double[] _logRepetitions;
     private readonly Func<double, double>? _factor;
@@ -125,26 +128,10 @@ public sealed class EnduranceCurve
         return repetitions <= 1 ? repetitions : 1 + ((repetitions - 1) * _endurance);
     }
 
-    /// <summary>The demand at which just so many fresh repetitions are possible, by bisection.</summary>
+    /// <summary>The demand at which just so many fresh repetitions are possible.</summary>
     /// <param name="repetitions">Above zero.</param>
-    public Demand DemandFor(double repetitions)
-    {
-        double low = -2, high = 3;
-        for (int i = 0; i < 60; i++)
-        {
-            double middle = (low + high) / 2;
-            if (FreshRepetitions(Demand.Of(middle)) > repetitions)
-            {
-                low = middle;
-            }
-            else
-            {
-                high = middle;
-            }
-        }
-
-        return Demand.Of((low + high) / 2);
-    }
+    public Demand DemandFor(double repetitions) =>
+        Demand.Of(Crossing.Of(demand => Math.Log(repetitions / FreshRepetitions(Demand.Of(demand))), LeastLookedAt, MostLookedAt));
 
     /// <summary>
     /// Equivalent demand: where the base curve allows as many fresh repetitions as this curve does at this demand.

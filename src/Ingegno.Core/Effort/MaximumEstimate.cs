@@ -29,21 +29,7 @@ public static class MaximumEstimate
 
         // The greatest resistance lies between half of what was met (no set over the maximum is logged as done)
         // and fifty times it (past the lightest demand computed); the forecast rises with it all the way.
-        double low = met.Kilograms / 2, high = met.Kilograms * 50;
-        for (int i = 0; i < 80; i++)
-        {
-            double middle = (low + high) / 2;
-            if (ToFailure(middle) < target)
-            {
-                low = middle;
-            }
-            else
-            {
-                high = middle;
-            }
-        }
-
-        return unknown.At(AsAnchor(high));
+        return unknown.At(AsAnchor(Crossing.Of(greatest => ToFailure(greatest) - target, met.Kilograms / 2, met.Kilograms * 50)));
 
         Mass AsAnchor(double greatest) =>
             Mass.FromKilograms(greatest) - (total ? Mass.Zero : bodyMoved * client.BodyMass);

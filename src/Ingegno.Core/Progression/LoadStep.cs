@@ -53,22 +53,9 @@ public static class LoadStep
         double reserve = line.Reserve ?? rules.Reserve;
         var effort = new ExerciseEffort(exercise, client, anchor, line.Geometry);
         double met = Resistance.Of(exercise.Load, next.Load, effort.BodyMoved, client.BodyMass).Kilograms;
-        double low = met / 2, high = met * 50;
-        for (int i = 0; i < 60; i++)
-        {
-            double middle = (low + high) / 2;
-            if (At(middle, next.Load, line.Counts)[^1].Reserve < reserve)
-            {
-                low = middle;
-            }
-            else
-            {
-                high = middle;
-            }
-        }
-
+        double least = Crossing.Of(greatest => At(greatest, next.Load, line.Counts)[^1].Reserve - reserve, met / 2, met * 50);
         int count = line.Counts.Max();
-        while (At(high, line.Load, [.. line.Counts.Select(_ => count + 1)])[^1].Reserve >= reserve)
+        while (At(least, line.Load, [.. line.Counts.Select(_ => count + 1)])[^1].Reserve >= reserve)
         {
             if (++count > rules.RepetitionCap)
             {
