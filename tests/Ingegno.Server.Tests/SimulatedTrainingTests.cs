@@ -158,12 +158,7 @@ public class SimulatedTrainingTests
         var coach = await host.CoachAsync(first: true);
         await using var stream = File.OpenRead(Path.Combine(Repository.Root, "src", "Ingegno.Server", "Demo", name + ".json"));
         var file = CaseFile.Parse(stream);
-        var health = new
-        {
-            answers = Enum.GetValues<Core.Clients.HealthQuestion>().Select(question => new { question, applies = false }),
-        };
         var profile = JsonSerializer.SerializeToNode(file.Client, TradeJson.Options)!;
-        profile["health"] = JsonSerializer.SerializeToNode(health, TradeJson.Options);
         var made = await coach.PostAsJsonAsync("/api/clients", new { profile, home = JsonSerializer.SerializeToNode(file.Home, TradeJson.Options) }, Stop);
         made.IsSuccessStatusCode.ShouldBeTrue(await made.Content.ReadAsStringAsync(Stop));
         string id = (await made.Content.ReadFromJsonAsync<JsonNode>(Stop))!["id"]!.GetValue<string>();

@@ -69,7 +69,7 @@ public sealed record LimitSet(string Session, int Line);
 /// <param name="Done">Sets of the last two weeks, newest day first.</param>
 /// <param name="ToLimit">The one set asked to the true limit today; null for none.</param>
 /// <param name="HeldBack">Lines kept out until the coach has looked at them.</param>
-/// <param name="Calibrates">Lines never done, whose last set is as many as leave what is meant: it finds their numbers.</param>
+/// <param name="Calibrates">Lines whose exercise was never done, whose last set is as many as leave what is meant: it finds their numbers.</param>
 public sealed record LinkView(
     string ClientId, LinkProgramme Programme, DateTimeOffset SentAt, DateOnly Today, DateTimeOffset Expires, ImmutableArray<SetLog> Done,
     ImmutableArray<SessionNote> Notes, LimitSet? ToLimit, ImmutableArray<HeldLine> HeldBack, ImmutableArray<int> Calibrates);

@@ -27,7 +27,7 @@ public static class LimitAsk
     ];
 
     /// <summary>
-    /// A line that was never done finds its numbers by its last set: as many as leave what is meant. It tells far more than a set that stops at its
+    /// A line whose exercise was never done finds its numbers by its last set: as many as leave what is meant. It tells far more than a set that stops at its
     /// count with plenty left, and asks nobody to fail.
     /// </summary>
     public static bool Calibrates(Prescription line, Exercise exercise, ClientProfile client) =>

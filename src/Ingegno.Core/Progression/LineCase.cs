@@ -58,7 +58,7 @@ public sealed record LineCase(
     /// </summary>
     public bool FoundItsNumbers { get; init; }
 
-    /// <summary>Days this line or its exercise was done on, whatever the load; 0 where nobody counted.</summary>
+    /// <summary>Days its exercise was done on, on whatever line and with whatever load; 0 where nobody counted.</summary>
     public int Exposures { get; init; }
 
     /// <summary>A session before the last, at whatever load, was logged with sets missing: that was asked about then.</summary>

@@ -88,7 +88,7 @@ public static class PlanProgress
             ImmutableArray<SetLog> logs = [.. asked.Select(a => a.Set)];
             var estimates = training.Digest.Of(prescription.Exercise);
             SetLog[] newest = logs.IsEmpty ? [] : [.. logs.Where(l => l.On == logs.Max(s => s.On)).OrderBy(l => l.SetNumber)];
-            int exposures = training.Sets.Where(s => s.Line == line.Line || s.Exercise == prescription.Exercise).Select(s => s.On).Distinct().Count();
+            DateOnly[] exposures = [.. training.Sets.Where(s => s.Exercise == prescription.Exercise).Select(s => s.On).Distinct()];
             Step? step = null;
             if (rules.Catalogue.Find(prescription.Exercise) is { } exercise)
             {
@@ -102,8 +102,8 @@ public static class PlanProgress
                         Start = line.Start,
                         Today = day,
                         LeftSetsOutBefore = LeftSetsOut(asked),
-                        FoundItsNumbers = exposures == 1 && LimitAsk.Calibrates(prescription, exercise, client),
-                        Exposures = exposures,
+                        FoundItsNumbers = newest is [var latest, ..] && exposures.Min() == latest.On && LimitAsk.Calibrates(prescription, exercise, client),
+                        Exposures = exposures.Length,
                         Otherwise = newest.All(l => l.Load.Grams != prescription.Load.Grams && (line.Since is not { } from || l.On >= from)) ? [.. newest] : [],
                         Harder = exercise.Harder is [var up, ..] ? rules.Catalogue.Find(up.Exercise) : null,
                         Variations = [.. Variations(line, prescription, exercise)],

@@ -85,7 +85,7 @@ internal sealed class DemoData(
             await lessons.LearnAsync(coach.Id, id);
             if (week.Key is >= 0 and < WeeksAtHome - 1)
             {
-                await TakeStepsAsync(coach, id, firstAtHome.AddDays((7 * (week.Key + 1)) - 1));
+                await TakeStepsAsync(coach, id, week.Max(s => s.On));
             }
         }
 

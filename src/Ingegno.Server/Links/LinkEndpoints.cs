@@ -56,9 +56,9 @@ internal static class LinkEndpoints
             [.. HeldLines.Of(programme, about.Profile, about.ClientPlaces, training, about.Rules, today)],
             [.. from line in programme.Places.SelectMany(p => p.Sessions).SelectMany(s => s.Lines).DistinctBy(l => l.Line)
                 let exercise = about.Rules.Catalogue.Find(line.Prescription.Exercise)
-                where exercise is not null
-                    && (training.Sets.Any(s => s.Line == line.Line || s.Exercise == exercise.Id)
-                        ? !IsPainful(exercise, training, today) && LimitAsk.CalibratesAgain(line.Prescription, exercise, about.Profile, anchors.For(exercise))
+                where exercise is not null && !IsPainful(exercise, training, today)
+                    && (training.Sets.Any(s => s.Exercise == exercise.Id)
+                        ? LimitAsk.CalibratesAgain(line.Prescription, exercise, about.Profile, anchors.For(exercise))
                         : LimitAsk.Calibrates(line.Prescription, exercise, about.Profile))
                 select line.Line]);
     }
