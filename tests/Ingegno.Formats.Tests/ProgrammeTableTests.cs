@@ -73,7 +73,7 @@ public class ProgrammeTableTests
     [Fact]
     public void A_workbook_of_ours_is_read_back_by_another_library_and_by_us()
     {
-        Table[] sheets = [new("Monday", [["Exercise", "Load"], ["Row", "12.5"], ["=1+1", "-5"]]), new("Monday", [["Week", "2"]])];
+        Table[] sheets = [new("Monday", [["Exercise", "Load"], ["Row", "12.5"], ["=1+1", "-5"], ["", "7", "", "end"]]), new("Monday", [["Week", "2"]])];
         byte[] file = TableWriter.ToWorkbook(sheets);
         // The other library asks for it.
         Encoding.RegisterProvider(CodePagesEncodingProvider.Instance);
@@ -87,13 +87,16 @@ public class ProgrammeTableTests
             other.Read().ShouldBeTrue();
             other.GetString(0).ShouldBe("'=1+1", "nothing that is written starts a formula");
             other.GetDouble(1).ShouldBe(-5);
+            other.Read().ShouldBeTrue();
+            other.GetString(3).ShouldBe("end");
             other.NextResult().ShouldBeTrue();
             other.Name.ShouldBe("Monday 2");
         }
 
         var ours = TableFile.Read(file);
         ours.Select(t => t.Name).ShouldBe(["Monday", "Monday 2"]);
-        ours[0].Rows[1].ShouldBe(["Row", "12.5"]);
+        ours[0].Rows[1].ShouldBe(["Row", "12.5", "", ""]);
+        ours[0].Rows[3].ShouldBe(["", "7", "", "end"], "an empty cell keeps its place");
     }
 
     [Fact]
@@ -165,6 +168,28 @@ public class ProgrammeTableTests
     }
 
     private static Table Only(byte[] file) => TableFile.Read(file).ShouldHaveSingleItem();
+
+    [Fact]
+    public void Sheets_are_sessions_under_their_names_and_columns_put_right_on_one_hold_on_all_that_are_laid_out_alike()
+    {
+        var lower = new Table("Lower", [["Exercise", "Sets", "Reps", "How heavy"], ["Back squat", "4", "6", "100"]]);
+        var upper = new Table("Upper", [["exercise", "sets", "reps", "how heavy"], ["Bench press", "4", "8", "60"]]);
+        var other = new Table("Arms", [["Friday"], ["Hammer curl 3x12"]]);
+        var guess = ColumnGuess.Of(lower) with { Columns = [ColumnRole.Exercise, ColumnRole.Sets, ColumnRole.Repetitions, ColumnRole.Load] };
+        string text = ProgrammeBook.ToText([lower, upper, other], lower, guess, MassUnit.Kilogram);
+        text.ShouldBe("# Lower\nBack squat 4 x 6 @ 100 kg\n\n# Upper\nBench press 4 x 8 @ 60 kg\n\n# Arms\nFriday\nHammer curl 3x12\n");
+        IsReadWhole(text.Replace("Friday\n", "", StringComparison.Ordinal), sessions: 3, lines: 3);
+    }
+
+    [Theory]
+    [InlineData(true, "Week 1", "Week 2", "Week 3")]
+    [InlineData(true, "W1", "W2", "Notes")]
+    [InlineData(true, "wk 1", "wk 2")]
+    [InlineData(false, "Day 1", "Day 2")]
+    [InlineData(false, "Push", "Pull", "Legs")]
+    [InlineData(false, "Week 1")]
+    public void Sheets_that_are_weeks_are_known_by_their_names(bool weeks, params string[] names) =>
+        ProgrammeBook.IsWeekByWeek([.. names.Select(n => new Table(n, [["Push-up 3x8"]]))]).ShouldBe(weeks);
 
     private static string Text(string csv)
     {

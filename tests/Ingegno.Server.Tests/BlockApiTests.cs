@@ -1,6 +1,7 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
+using Ingegno.Formats.Tables;
 
 namespace Ingegno.Server.Tests;
 
@@ -45,6 +46,17 @@ public sealed class BlockApiTests(ServerHost host) : IClassFixture<ServerHost>
             $"/api/clients/{id}/plan", new { text, choices = None, version = plan["version"]!.GetValue<long>(), block = Phases(4, 3) }, Stop));
         saved["plan"]!["block"]!["phases"]!.AsArray().Count.ShouldBe(2);
         (await coach.GetFromJsonAsync<JsonNode>($"/api/clients/{id}/plan", Stop))!["plan"]!["block"]!["starts"]!.GetValue<string>().ShouldBe("2026-11-30");
+
+        // Its weeks stand across the sheets of the workbook, line by line as laid out.
+        var sheet = TableFile.Read(await coach.GetByteArrayAsync($"/api/clients/{id}/files/programme.xlsx", Stop))[0];
+        string[] header = [.. sheet.Rows[0].SkipWhile(c => !c.StartsWith("Week", StringComparison.Ordinal))];
+        header.Length.ShouldBe(7);
+        header[0].ShouldStartWith("Week 1, 30 Nov");
+        int line = saved["plan"]!["sessions"]![0]!["lines"]![0]!["number"]!.GetValue<int>();
+        var inForce = await Json(await coach.PostAsJsonAsync($"/api/clients/{id}/block", new { text, choices = saved["plan"]!["choices"], block = Phases(4, 3) }, Stop));
+        var ahead = inForce["targets"]!.AsArray().Single(t => t!["line"]!.GetValue<int>() == line)!["weeks"]!.AsArray();
+        string[] counts = [.. ahead.Select(w => w!["prescription"]!["countInWords"]!.GetValue<string>())];
+        sheet.Rows[1].TakeLast(7).Zip(counts, (cell, count) => cell[..Math.Min(cell.Length, count.Length)]).ShouldBe(counts);
     }
 
     [Theory]

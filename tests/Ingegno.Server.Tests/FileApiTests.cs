@@ -44,6 +44,9 @@ public sealed class FileApiTests(ServerHost host) : IClassFixture<ServerHost>
     {
         var api = await Api.WithPlanAsync(await host.CoachAsync(), "Monday\nPush-up 3 x 8");
         (await api.Coach.GetByteArrayAsync($"/api/clients/{api.Id}/files/programme.xlsx", Stop)).Take(2).ShouldBe("PK"u8.ToArray());
+        (await api.Coach.GetStringAsync($"/api/clients/{api.Id}/files/programme.csv", Stop)).ShouldContain("Monday,,Push-up");
+        (await api.Coach.GetStringAsync($"/api/clients/{api.Id}/files/programme.txt", Stop)).ShouldStartWith("# Monday\nPush-up ");
+        (await api.Coach.GetAsync($"/api/clients/{api.Id}/files/programme.exe", Stop)).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await api.Coach.GetStringAsync($"/api/clients/{api.Id}/files/log.csv", Stop)).ShouldContain("Date,Exercise,Set,Load kg");
         (await api.Coach.GetAsync($"/api/clients/{api.Id}/files/log.exe", Stop)).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await api.Coach.GetAsync($"/api/clients/{Guid.NewGuid()}/files/log.csv", Stop)).StatusCode.ShouldBe(HttpStatusCode.NotFound);

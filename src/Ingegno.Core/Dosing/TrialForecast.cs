@@ -4,12 +4,13 @@ using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Loads;
+using Ingegno.Core.Progression;
 using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Dosing;
 
 /// <summary>What sets tried out in thought come to.</summary>
-/// <param name="ToFailure">Rested, in this style.</param>
+/// <param name="ToFailure">Rested, in this style; four of five times in its range.</param>
 /// <param name="Sets">In order; of a rest-pause its bouts.</param>
 /// <param name="Budget">Of one side over time, at the maximum estimated; <paramref name="BudgetWeaker"/> and <paramref name="BudgetStronger"/> at the ends of its range.</param>
 /// <param name="Lasts">From the first repetition to the last, both sides and rests counted.</param>
@@ -37,6 +38,7 @@ public sealed record TrialForecast(
 
         double cost = effort.CostOfRepetition(demand, trial.Style);
         var plan = PlanOf(trial, cost);
+        var fresh = new SetPlan([1], trial.Load, trial.Style, trial.Rest, []);
         var sets = plan.Forecast(effort);
         double effective = sets.Sum(s => s.Effective);
         var weaker = At(anchor.Low);
@@ -44,7 +46,7 @@ public sealed record TrialForecast(
         double[] range = [effective, Given(weaker), Given(stronger)];
         return (new(
             anchor, effort.BodyMoved, effort.ResistanceOf(trial.Load), demand, effort.EquivalentOf(demand),
-            new(Fresh(weaker), 1 / cost, Fresh(stronger)), sets, effective, new(range.Min(), range.Max()),
+            Foreseen.Of(fresh, geometry, exercise, client, anchor)[0], sets, effective, new(range.Min(), range.Max()),
             SetTotals.Of(plan, effort, effective),
             plan.Trace(effort), plan.Trace(weaker), plan.Trace(stronger),
             LastsOf(plan, exercise, sets),
@@ -55,8 +57,6 @@ public sealed record TrialForecast(
             ForecastStory.Of(plan, effort, demand, client, anchor)), null);
 
         ExerciseEffort At(Mass maximum) => new(exercise, client, anchor.At(maximum), geometry);
-
-        double Fresh(ExerciseEffort at) => at.DemandOf(trial.Load) > at.MostDemand ? 0 : 1 / at.CostOfRepetition(at.DemandOf(trial.Load), trial.Style);
 
         double Given(ExerciseEffort at) => plan.Forecast(at).Sum(s => s.Effective);
     }
@@ -82,7 +82,7 @@ public sealed record TrialForecast(
 
     private static Duration LastsOf(SetPlan plan, Exercise exercise, ImmutableArray<ForecastSet> sets)
     {
-        int sides = exercise.Sides == Sides.OneAtATime ? 2 : 1;
+        int sides = exercise.Sides == Exercises.Sides.OneAtATime ? 2 : 1;
         var work = (plan.Style.Lasts * plan.Repetitions.Sum() + Duration.FromSeconds(sets.Sum(s => s.HeldSeconds))) * sides;
         var switches = SetPlan.SideSwitch * ((sides - 1) * plan.Repetitions.Length);
         var rest = plan.Form == SetForm.RestPause ? RestPause.UsualRest : plan.Rest;

@@ -1,6 +1,6 @@
 namespace Ingegno.Core.Effort;
 
-/// <summary>Repetitions to failure with the 80 percent range that comes from how well the maximum is known.</summary>
+/// <summary>Repetitions to failure, with the range they lie in four of five times.</summary>
 public sealed record RepetitionRange(double Low, double Middle, double High);
 
 /// <summary>How far the given effective repetitions may be off, fewest and most.</summary>

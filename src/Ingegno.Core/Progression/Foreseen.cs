@@ -3,6 +3,7 @@ using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
+using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
 
 namespace Ingegno.Core.Progression;
@@ -18,31 +19,30 @@ public static class Foreseen
 
     /// <summary>Whether every set is forecast to reach its count with so many left over; false where nothing is forecast.</summary>
     public static bool Leaves(
-        double reserve, Prescription line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor, ImmutableArray<PartnerSet> partners = default)
-    {
-        var sets = Middle(line, exercise, client, anchor, partners);
-        return !sets.IsEmpty && sets.Zip(line.Counts, (set, count) => set.ToFailure >= count + reserve).All(reached => reached);
-    }
+        double reserve, Prescription line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor, ImmutableArray<PartnerSet> partners = default) =>
+        anchor is not null && IsForecast(line, exercise)
+        && Middle(PlanOf(line, partners), line.Geometry, exercise, client, anchor).Zip(line.Counts, (set, count) => set.ToFailure >= count + reserve).All(reached => reached);
 
     /// <param name="partners">Done back to back with it (<see cref="Company"/>); none for a line that stands alone.</param>
     /// <returns>Repetitions to failure of each set with their 80 percent range; empty where nothing is forecast.</returns>
     public static ImmutableArray<RepetitionRange> Of(
-        Prescription line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor, ImmutableArray<PartnerSet> partners = default)
-    {
-        var middle = Middle(line, exercise, client, anchor, partners);
-        if (anchor is null || middle.IsEmpty)
-        {
-            return [];
-        }
+        Prescription line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor, ImmutableArray<PartnerSet> partners = default) =>
+        anchor is null || !IsForecast(line, exercise) ? [] : Of(PlanOf(line, partners), line.Geometry, exercise, client, anchor);
 
-        double[] shared = partners.IsDefaultOrEmpty ? new double[middle.Length] : Bend(
-            Middle(line, exercise, client, anchor, [.. partners.Select(p => p with { Drain = p.Drain * Math.Exp(Nudge) })]),
-            Middle(line, exercise, client, anchor, [.. partners.Select(p => p with { Drain = p.Drain * Math.Exp(-Nudge) })]));
+    /// <summary>The same of sets that are only thought of.</summary>
+    /// <param name="exercise">One that is forecast.</param>
+    public static ImmutableArray<RepetitionRange> Of(SetPlan plan, Geometry geometry, Exercise exercise, ClientProfile client, StrengthAnchor anchor)
+    {
+        var middle = Middle(plan, geometry, exercise, client, anchor);
+        double[] shared = plan.Partners.IsEmpty ? new double[middle.Length] : Bend(
+            Middle(Drained(Math.Exp(Nudge)), geometry, exercise, client, anchor), Middle(Drained(Math.Exp(-Nudge)), geometry, exercise, client, anchor));
         return
         [
-            .. BendsOf(line, exercise, client, anchor, partners).Select((bend, i) => SetError.Range(
+            .. BendsOf(plan, geometry, exercise, client, anchor).Select((bend, i) => SetError.Range(
                 middle[i].ToFailure, bend.Variance(anchor) + Math.Pow(shared[i] * Company.DrainSpread, 2), bend.Maximum * Belief.DayForm, client.Learned.Unsteadiness)),
         ];
+
+        SetPlan Drained(double by) => plan with { Partners = [.. plan.Partners.Select(p => p with { Drain = p.Drain * by })] };
     }
 
     /// <summary>How the logarithm of a set's repetitions bends with what is not known: they are known to so many percent rather than to so many.</summary>
@@ -51,15 +51,9 @@ public static class Foreseen
         internal double Variance(StrengthAnchor anchor) => anchor.Doubt.Variance(Maximum, Endurance, Recovery, Steepness, anchor.Spread);
     }
 
-    /// <returns>One entry a set; empty where nothing is forecast.</returns>
-    private static ImmutableArray<Bends> BendsOf(
-        Prescription line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor, ImmutableArray<PartnerSet> partners)
+    /// <returns>One entry a set.</returns>
+    private static ImmutableArray<Bends> BendsOf(SetPlan plan, Geometry geometry, Exercise exercise, ClientProfile client, StrengthAnchor anchor)
     {
-        if (anchor is null)
-        {
-            return [];
-        }
-
         double[] maximum = Along((m, by) => m.Stronger(by, exercise, client));
         double[] endurance = Along((m, by) => m with { Endurance = m.Endurance * by });
         double[] recovery = Along((m, by) => m with { Recovery = m.Recovery * by });
@@ -67,25 +61,25 @@ public static class Foreseen
         return [.. maximum.Select((bend, i) => new Bends(bend, endurance[i], recovery[i], steepness[i]))];
 
         double[] Along(Func<StrengthAnchor, double, StrengthAnchor> moved) => Bend(
-            Middle(line, exercise, client, moved(anchor, Math.Exp(Nudge)), partners), Middle(line, exercise, client, moved(anchor, Math.Exp(-Nudge)), partners));
+            Middle(plan, geometry, exercise, client, moved(anchor, Math.Exp(Nudge))), Middle(plan, geometry, exercise, client, moved(anchor, Math.Exp(-Nudge))));
     }
 
     /// <summary>
     /// How far the last set of a line may lie from its forecast for want of knowledge of the body alone, as a part of it, four of five times: what a
     /// set to the limit would tell. 0 where nothing is forecast.
     /// </summary>
-    internal static double Unknown(Prescription line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor)
-    {
-        var bends = BendsOf(line, exercise, client, anchor, []);
-        return bends is not [.., var last] ? 0 : StrengthAnchor.EightyPercent * Math.Sqrt(Math.Max(0, last.Variance(anchor!)));
-    }
+    internal static double Unknown(Prescription line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor) =>
+        anchor is null || !IsForecast(line, exercise) ? 0
+        : StrengthAnchor.EightyPercent * Math.Sqrt(Math.Max(0, BendsOf(PlanOf(line, []), line.Geometry, exercise, client, anchor)[^1].Variance(anchor)));
 
     private static double[] Bend(ImmutableArray<ForecastSet> up, ImmutableArray<ForecastSet> down) =>
         [.. up.Zip(down, (more, less) => Math.Log(Math.Max(SetError.Fewest, more.ToFailure) / Math.Max(SetError.Fewest, less.ToFailure)) / (2 * Nudge))];
 
-    private static ImmutableArray<ForecastSet> Middle(
-        Prescription line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor, ImmutableArray<PartnerSet> partners) =>
-        anchor is null || !exercise.IsForecast || !line.Count.IsRepetitions()
-            ? []
-            : (new SetPlan(line.Counts, line.Load, line.Style, line.Rest, partners.IsDefault ? [] : partners) { Form = line.Form }).Forecast(new ExerciseEffort(exercise, client, anchor, line.Geometry));
+    private static bool IsForecast(Prescription line, Exercise exercise) => exercise.IsForecast && line.Count.IsRepetitions();
+
+    private static SetPlan PlanOf(Prescription line, ImmutableArray<PartnerSet> partners) =>
+        new(line.Counts, line.Load, line.Style, line.Rest, partners.IsDefault ? [] : partners) { Form = line.Form };
+
+    private static ImmutableArray<ForecastSet> Middle(SetPlan plan, Geometry geometry, Exercise exercise, ClientProfile client, StrengthAnchor anchor) =>
+        plan.Forecast(new ExerciseEffort(exercise, client, anchor, geometry));
 }

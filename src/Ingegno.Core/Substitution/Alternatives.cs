@@ -5,6 +5,7 @@ using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
+using Ingegno.Core.Progression;
 using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Substitution;
@@ -50,7 +51,7 @@ internal static class Alternatives
             Demand = effort.DemandOf(dose.Rung.Load),
             Bridge = dose.Bridge,
             Forecast = dose.Forecast,
-            ToFailure = candidate.ToFailure,
+            Ranges = Foreseen.Of(plan, candidate.SetUp.Geometry, candidate.Exercise, client, anchor),
             Equivalent = dose.Equivalent,
             Ladder = ladder,
             WantedLoad = effort.LoadFor(effort.DemandForEquivalent(intent.Equivalent)),

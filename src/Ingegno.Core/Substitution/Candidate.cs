@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
-using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Quantities;
 
@@ -10,9 +9,7 @@ namespace Ingegno.Core.Substitution;
 /// <summary>An exercise that can stand in for a written line here, in its best set-up and dose.</summary>
 /// <param name="Dose">Null where no load is modelled: the line's own count is kept.</param>
 /// <param name="Anchor">The maximum the dose was worked out with; null where there is none.</param>
-/// <param name="ToFailure">First-set repetitions to failure over the 80 percent range of the maximum; null without a dose.</param>
-public sealed record Candidate(
-    Exercise Exercise, SetUp SetUp, Dose? Dose, StrengthAnchor? Anchor, Fit Fit, RepetitionRange? ToFailure)
+public sealed record Candidate(Exercise Exercise, SetUp SetUp, Dose? Dose, StrengthAnchor? Anchor, Fit Fit)
 {
     /// <summary>A preferred exercise may fit this much worse and still come first (common practice).</summary>
     private const double PreferredIsWorth = 1.1;

@@ -107,7 +107,12 @@ public sealed record Alternative
 
     public Demand? Demand { get; init; }
 
-    public RepetitionRange? ToFailure { get; init; }
+    /// <summary>Repetitions to failure of each set, four of five times: as the log, the phone and the steps foresee them. Empty without a forecast.</summary>
+    public ImmutableArray<RepetitionRange> Ranges { get; init; } = [];
+
+    /// <summary>What the last set leaves, four of five times; under 0 where it may end before its count. Null without a forecast.</summary>
+    public RepetitionRange? Leaves =>
+        Ranges is [.., var last] && Forecast is [.., { Planned: var planned }] ? new(last.Low - planned, last.Middle - planned, last.High - planned) : null;
 
     public Demand? Equivalent { get; init; }
 
@@ -130,7 +135,7 @@ public sealed record Alternative
 
     /// <summary>What one is compared by with another; what it was worked out with is told of the chosen one alone.</summary>
     [JsonIgnore]
-    public Alternative InShort => this with { Forecast = [], Budget = [], Ladder = [], Anchor = null, NotUsed = [] };
+    public Alternative InShort => this with { Forecast = [], Ranges = [], Budget = [], Ladder = [], Anchor = null, NotUsed = [] };
 }
 
 /// <summary>An exercise that was looked at and refused, with its reasons.</summary>

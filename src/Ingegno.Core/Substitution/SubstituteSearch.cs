@@ -266,7 +266,7 @@ public sealed class SubstituteSearch(
     private Candidate? Try(Possible possible, Exercise written, Intent? intent, Role role, DoseWish wish)
     {
         var candidate = possible.SetUps[0].Effort is null || intent is null
-            ? new Candidate(possible.Exercise, possible.SetUps[0].SetUp, null, null, possible.MostFit, null) { StandIn = StandIn.Of(written, possible.Exercise, possible.SetUps[0].SetUp, role, intent, null, rules.Zones) }
+            ? new Candidate(possible.Exercise, possible.SetUps[0].SetUp, null, null, possible.MostFit) { StandIn = StandIn.Of(written, possible.Exercise, possible.SetUps[0].SetUp, role, intent, null, rules.Zones) }
             : BestSetUp(possible, written, intent, role, wish);
         return candidate is null ? null : candidate with { Preferred = possible.Preferred, Leanings = possible.Leanings };
     }
@@ -303,11 +303,11 @@ public sealed class SubstituteSearch(
             var standing = StandIn.Of(written, exercise, setUp.SetUp, role, intent, dose, rules.Zones);
             if (best is null || (Nearer(dose, best, wish) is { } nearer ? nearer : IsBetter(standing, fit, dose, best)))
             {
-                best = new Candidate(exercise, setUp.SetUp, dose, anchor, fit, null) { StandIn = standing };
+                best = new Candidate(exercise, setUp.SetUp, dose, anchor, fit) { StandIn = standing };
             }
         }
 
-        return best is null ? null : best with { ToFailure = RangeOf(best, anchor) };
+        return best;
     }
 
     /// <summary>The written exercise done as it was written; null where it, its load or enough of its count is not to be had here.</summary>
@@ -336,11 +336,11 @@ public sealed class SubstituteSearch(
             var fit = Fit.Of(FitParts.Of(written, written, intent, dose, client.Level), role, rules.Weights);
             if (best is null || IsBetter(best.StandIn, fit, dose, best))
             {
-                best = new Candidate(written, setUp, dose, intent.Anchor, fit, null) { StandIn = new(CandidateClass.AsWritten, 0) };
+                best = new Candidate(written, setUp, dose, intent.Anchor, fit) { StandIn = new(CandidateClass.AsWritten, 0) };
             }
         }
 
-        return best is null ? null : best with { ToFailure = RangeOf(best, intent.Anchor), Preferred = IsPreferred(written), Leanings = Leaning.On(written, client, rules, home.Today) };
+        return best is null ? null : best with { Preferred = IsPreferred(written), Leanings = Leaning.On(written, client, rules, home.Today) };
     }
 
     /// <summary>A line as it stands in a plan, in the set-up it stands in. Null where that is not here, or its load is not.</summary>
@@ -356,7 +356,7 @@ public sealed class SubstituteSearch(
         var anchor = intent is null || !exercise.IsForecast ? null : exercise.Id == written.Id ? intent.Anchor : anchors.For(exercise);
         if (anchor is null || intent is null)
         {
-            return new(exercise, standing[0], null, null, Fit.Of(FitParts.Of(written, exercise, intent, null, client.Level), role, rules.Weights), null) { StandIn = StandIn.Of(written, exercise, standing[0], role, intent, null, rules.Zones) };
+            return new(exercise, standing[0], null, null, Fit.Of(FitParts.Of(written, exercise, intent, null, client.Level), role, rules.Weights)) { StandIn = StandIn.Of(written, exercise, standing[0], role, intent, null, rules.Zones) };
         }
 
         foreach (var setUp in standing)
@@ -364,8 +364,7 @@ public sealed class SubstituteSearch(
             var effort = new ExerciseEffort(exercise, client, anchor, setUp.Geometry);
             if (DoseSearch.Find(intent, effort, setUp.Ladder, rules, client, wish, _styles.Of(exercise, IsImmovableHere(exercise))) is { } dose)
             {
-                var candidate = new Candidate(exercise, setUp, dose, anchor, Fit.Of(FitParts.Of(written, exercise, intent, dose, client.Level), role, rules.Weights), null) { StandIn = StandIn.Of(written, exercise, setUp, role, intent, dose, rules.Zones) };
-                return candidate with { ToFailure = RangeOf(candidate, anchor) };
+                return new Candidate(exercise, setUp, dose, anchor, Fit.Of(FitParts.Of(written, exercise, intent, dose, client.Level), role, rules.Weights)) { StandIn = StandIn.Of(written, exercise, setUp, role, intent, dose, rules.Zones) };
             }
         }
 
@@ -417,18 +416,6 @@ public sealed class SubstituteSearch(
         return repetitions != before
             ? repetitions < before
             : dose.Rung.Recipe.PieceCount < best.Dose.Rung.Recipe.PieceCount;
-    }
-
-    private RepetitionRange RangeOf(Candidate candidate, StrengthAnchor anchor)
-    {
-        return new(At(anchor.Low), At(anchor.Maximum), At(anchor.High));
-
-        double At(Mass maximum)
-        {
-            var effort = new ExerciseEffort(candidate.Exercise, client, anchor.At(maximum), candidate.SetUp.Geometry);
-            var demand = effort.DemandOf(candidate.Dose!.Rung.Load);
-            return demand > effort.MostDemand ? 0 : 1 / effort.CostOfRepetition(demand, candidate.Dose.Style);
-        }
     }
 
     private static string TooHeavy(Exercise exercise) => exercise.NeedsLoad

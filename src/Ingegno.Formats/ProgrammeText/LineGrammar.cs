@@ -100,9 +100,12 @@ internal static class LineGrammar
             from most in Count
             select new SetTarget(CountKind.UpTo, 1, most));
 
+    /// <summary>A single "20 m" is read with the phrases, where minutes are told from metres.</summary>
+    private static readonly string[] Units = ["s", "sec", "secs", "second", "seconds", "breath", "breaths", "trip", "trips", "length", "lengths", "step", "steps"];
+
     private static readonly TokenListParser<ProgrammeToken, ImmutableArray<SetTarget>> Targets =
         from targets in Target.AtLeastOnceDelimitedBy(Token.EqualTo(ProgrammeToken.Slash))
-        from unit in Maybe(Word("s", "sec", "secs", "second", "seconds", "breath", "breaths", "trip", "trips", "length", "lengths", "step", "steps"))
+        from unit in Maybe(Word(targets.Length > 1 ? [.. Units, "m", "metres", "meters"] : Units))
         from repetitions in Maybe(Word("reps", "rep", "repetitions"))
         select unit is null
             ? targets.ToImmutableArray()
@@ -123,6 +126,7 @@ internal static class LineGrammar
     {
         'b' => CountKind.Breaths,
         't' or 'l' => CountKind.Trips,
+        'm' => CountKind.Metres,
         _ when unit.StartsWith("st", StringComparison.Ordinal) => CountKind.Steps,
         _ => CountKind.Seconds,
     };

@@ -1,8 +1,10 @@
 using System.Collections.Immutable;
 using System.Globalization;
+using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Plans;
+using Ingegno.Core.Programmes;
 using Ingegno.Core.Progression;
 using Ingegno.Core.Quantities;
 
@@ -11,15 +13,38 @@ namespace Ingegno.Formats.Tables;
 /// <summary>A plan and a log laid out for spreadsheets, loads in the client's unit.</summary>
 public static class TrainingTables
 {
-    /// <summary>One sheet a session.</summary>
-    public static ImmutableArray<Table> Programme(Plan plan, MassUnit unit) =>
+    /// <summary>One sheet a session, the weeks of the block across.</summary>
+    /// <param name="weeks">As laid out ahead; none where the plan has no block.</param>
+    /// <param name="targets">What each line asks in each.</param>
+    public static ImmutableArray<Table> Programme(Plan plan, MassUnit unit, ImmutableArray<BlockWeek> weeks, ImmutableArray<LineTargets> targets) =>
     [
         .. plan.Sessions.Select(session => new Table(session.Title.Length > 0 ? session.Title : "Session",
         [
-            ["Group", "Exercise", "Sets", "Repetitions", $"Load {Unit(unit)}", "With", "Tempo", "Rest s", "Left", "How to set it up", "Instead of", "Why"],
-            .. session.Lines.Select(line => Row(line, unit)),
+            [.. Header(unit), .. weeks.Select(Week)],
+            .. session.Lines.Select(line => (ImmutableArray<string>)
+            [
+                .. Row(line, unit),
+                .. targets.FirstOrDefault(t => t.Line == line.Number && !line.IsAdded) is { } ahead ? ahead.Weeks.Select(w => InWeek(w.Prescription, line.Prescription)) : weeks.Select(_ => ""),
+            ]),
         ])),
     ];
+
+    private static string Week(BlockWeek week) => string.Create(
+        CultureInfo.InvariantCulture, $"Week {week.Number}{(week.Starts is { } starts ? $", {starts:d MMM}" : "")}{(week.Kind == WeekKind.Full ? "" : $", {week.Kind.ToString().ToLowerInvariant()}")}");
+
+    /// <summary>A tempo is told where it is another one than now.</summary>
+    private static string InWeek(Prescription asked, Prescription? now) =>
+        $"{asked.CountInWords}{(asked.Load == Mass.Zero ? "" : $", {asked.LoadInWords.Split(". ")[0]}")}{(asked.Tempo is { } tempo && tempo != now?.Tempo ? $", tempo {tempo}" : "")}";
+
+    /// <summary>All sessions below each other.</summary>
+    public static Table ProgrammeInOne(Plan plan, MassUnit unit) => new("Programme",
+    [
+        ["Day", .. Header(unit)],
+        .. plan.Sessions.SelectMany(session => session.Lines.Select(line => (ImmutableArray<string>)[session.Title.Length > 0 ? session.Title : "Session", .. Row(line, unit)])),
+    ]);
+
+    private static ImmutableArray<string> Header(MassUnit unit) =>
+        ["Group", "Exercise", "Sets", "Reps", $"Load {Unit(unit)}", "With", "Tempo", "Rest s", "Left", "How to set it up", "Instead of", "Why"];
 
     private static ImmutableArray<string> Row(PlannedLine line, MassUnit unit)
     {

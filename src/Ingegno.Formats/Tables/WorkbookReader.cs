@@ -56,10 +56,12 @@ internal static class WorkbookReader
                 rows.Add([]);
             }
 
+            // A cell that does not say where it stands stands behind the one before, be that empty.
+            int column = -1;
             foreach (var cell in row.Elements<Cell>())
             {
                 string text = TextOf(cell, shared);
-                int column = ColumnOf(cell.CellReference?.Value) ?? rows[number - 1].Count;
+                column = ColumnOf(cell.CellReference?.Value) ?? column + 1;
                 if (text.Length == 0)
                 {
                     continue;

@@ -2,13 +2,9 @@ using System.Collections.Immutable;
 using System.Security.Claims;
 using Ingegno.Core.Blocks;
 using Ingegno.Core.Homes;
-using Ingegno.Core.Plans;
-using Ingegno.Core.Programmes;
-using Ingegno.Core.Progression;
 using Ingegno.Core.Substitution;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Clients;
-using Ingegno.Server.Log;
 using Ingegno.Server.Practices;
 using Ingegno.Server.Web;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -42,7 +38,7 @@ internal static class BlockEndpoints
     }
 
     private static async Task<Results<Ok<BlockView>, ValidationProblem, ProblemHttpResult>> LayOutAsync(
-        string id, BenchForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans, Trainings trainings, RebuildsAtHand rebuilds, TimeProvider clock)
+        string id, BenchForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans, BlockAhead ahead, TimeProvider clock)
     {
         if (await cases.FindAsync(user.CoachId(), id) is not { } about)
         {
@@ -60,26 +56,8 @@ internal static class BlockEndpoints
             return Answers.Invalid(problems);
         }
 
-        var today = about.Today(clock);
-        string coach = user.CoachId();
         var plan = await BenchEndpoints.PlanAsync(user, plans, about);
-        var changes = await plans.ChangesAsync(coach, id);
-        var waiting = PlanProgress.For(about.Profile, about.Home, about.Rules, plan.Value, await trainings.OfClientAsync(coach, id, today, about.Rules.Catalogue), today)
-            .Where(l => l.Step is { Next: not null, IsTheSameAgain: false }).ToLookup(l => l.Line, l => l.Step!);
-        return TypedResults.Ok(rebuilds.With(form.Draft, plan, about, today, at =>
-        {
-            var sessions = at.Sessions(about.Place.Id);
-            var weeks = BlockCalendar.Of(block, about.Profile, sessions.Length);
-            return new BlockView(weeks, BlockTargets.Of(
-                sessions, block, weeks, about.Profile, new PreparedHome(about.Home, today), about.Rules.Catalogue, at.Rebuild.Anchors, about.Rules,
-                new SoFar(
-                    today,
-                    number => at.Edit.LineOf(number) is { } line ? waiting[line].FirstOrDefault() : null,
-                    (number, day) => at.Edit.LineOf(number) is { } line ? AskedOn(line, day) : null)));
-        }));
-
-        Prescription? AskedOn(int line, DateOnly day) =>
-            plan.Value.AskedOn(changes, day).Where(a => a.Place == about.Place.Id && a.Line == line).Select(a => a.Prescription).FirstOrDefault();
+        return TypedResults.Ok(await ahead.WithAsync(user.CoachId(), about, plan, form.Draft, block, about.Today(clock)));
     }
 
     private static async Task<Results<Ok<SpreadOutcome>, ValidationProblem, ProblemHttpResult>> SpreadAsync(

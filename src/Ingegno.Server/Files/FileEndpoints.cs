@@ -1,8 +1,11 @@
 using System.Collections.Immutable;
 using System.Security.Claims;
+using System.Text;
+using Ingegno.Core.Plans;
 using Ingegno.Core.Progression;
 using Ingegno.Formats.Tables;
 using Ingegno.Server.Accounts;
+using Ingegno.Server.Bench;
 using Ingegno.Server.Clients;
 using Ingegno.Server.Log;
 using Ingegno.Server.Practices;
@@ -20,9 +23,11 @@ namespace Ingegno.Server.Files;
 /// <param name="HeaderRow">From 0; null where none names the columns.</param>
 /// <param name="Columns">One role a column.</param>
 /// <param name="DaysAcross">Each column is a session.</param>
+/// <param name="Together">All sheets are in the text, each a session.</param>
+/// <param name="WeekByWeek">The sheets are weeks: one of them is a programme.</param>
 /// <param name="Text">For the editor.</param>
 public sealed record ProgrammeFileView(
-    ImmutableArray<string> Sheets, int Sheet, ImmutableArray<ImmutableArray<string>> Rows, int? HeaderRow, ImmutableArray<ColumnRole> Columns, bool DaysAcross, string Text);
+    ImmutableArray<string> Sheets, int Sheet, bool Together, bool WeekByWeek, ImmutableArray<ImmutableArray<string>> Rows, int? HeaderRow, ImmutableArray<ColumnRole> Columns, bool DaysAcross, string Text);
 
 /// <summary>An exercise in a log's file.</summary>
 /// <param name="Sets">Or rows, where it is not known.</param>
@@ -47,15 +52,16 @@ internal static class FileEndpoints
             .WithMetadata(new RequestSizeLimitAttribute(TableFile.MostBytes)).Accepts<byte[]>("application/octet-stream");
         api.MapPost("/clients/{id}/log-file", ReadLogAsync).WithName("readLogFile")
             .WithMetadata(new RequestSizeLimitAttribute(TableFile.MostBytes)).Accepts<byte[]>("application/octet-stream");
-        api.MapGet("/clients/{id}/files/programme.xlsx", ProgrammeAsync).WithName("getProgrammeWorkbook");
+        api.MapGet("/clients/{id}/files/programme.{kind}", ProgrammeAsync).WithName("getProgrammeFile");
         api.MapGet("/clients/{id}/files/log.{kind}", LogAsync).WithName("getLogFile");
     }
 
     /// <param name="sheet">From 0; the first where none is named.</param>
+    /// <param name="together">All sheets at once; of several that are no weeks where it is not said.</param>
     /// <param name="columns">Roles as put right by hand, one a column, parted by commas; guessed where none are named.</param>
     /// <param name="header">Row that names the columns, from 0; -1 for none.</param>
     private static async Task<Results<Ok<ProgrammeFileView>, ValidationProblem, ProblemHttpResult>> ReadAsync(
-        string id, HttpRequest request, ClaimsPrincipal user, Storage.Clients clients, CancellationToken stop, int sheet = 0, string? columns = null, int? header = null)
+        string id, HttpRequest request, ClaimsPrincipal user, Storage.Clients clients, CancellationToken stop, int sheet = 0, bool? together = null, string? columns = null, int? header = null)
     {
         if (await clients.FindAsync(user.CoachId(), id) is not { } client)
         {
@@ -73,6 +79,7 @@ internal static class FileEndpoints
             }
 
             var table = tables[sheet];
+            bool weeks = ProgrammeBook.IsWeekByWeek(tables), all = tables.Length > 1 && (together ?? !weeks);
             var guess = ColumnGuess.Of(table);
             if (columns is not null)
             {
@@ -86,8 +93,8 @@ internal static class FileEndpoints
             }
 
             return TypedResults.Ok(new ProgrammeFileView(
-                [.. tables.Select(t => t.Name)], sheet, [.. table.Rows.Take(RowsShown)], guess.HeaderRow, guess.Columns, guess.DaysAcross,
-                ProgrammeTable.ToText(table, guess, client.Profile.Unit)));
+                [.. tables.Select(t => t.Name)], sheet, all, weeks, [.. table.Rows.Take(RowsShown)], guess.HeaderRow, guess.Columns, guess.DaysAcross,
+                all ? ProgrammeBook.ToText(tables, table, guess, client.Profile.Unit) : ProgrammeTable.ToText(table, guess, client.Profile.Unit)));
         }
         catch (UnreadableFileException refused)
         {
@@ -147,17 +154,34 @@ internal static class FileEndpoints
             [.. read.Unknown.Take(50).Select(u => new LogFileExercise(u.Name, u.Rows))], [.. read.Doubts]));
     }
 
-    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> ProgrammeAsync(string id, ClaimsPrincipal user, Cases cases, Storage.Plans plans)
+    /// <param name="kind">xlsx, a sheet a session with the weeks of the block across; csv, all in one table; txt, as the editor reads it.</param>
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> ProgrammeAsync(
+        string id, string kind, ClaimsPrincipal user, Cases cases, Storage.Plans plans, BlockAhead ahead, TimeProvider clock)
     {
-        if (await cases.FindAsync(user.CoachId(), id) is not { } about)
+        if (kind is not ("xlsx" or "csv" or "txt") || await cases.FindAsync(user.CoachId(), id) is not { } about)
         {
-            return Answers.Missing("client");
+            return Answers.Missing(kind is "xlsx" or "csv" or "txt" ? "client" : "file");
         }
 
-        var plan = (await plans.FindAsync(user.CoachId(), id)).Value;
-        return plan.Sessions.IsEmpty
-            ? TypedResults.Problem(statusCode: 422, title: "There is no rebuilt programme yet.", detail: "Rebuild it on the bench and save it first.")
-            : TypedResults.File(TableWriter.ToWorkbook(TrainingTables.Programme(plan, about.Profile.Unit)), Workbook, $"{FileName(about.Profile.Name)} programme.xlsx");
+        var plan = await plans.FindAsync(user.CoachId(), id);
+        if (plan.Value.Sessions.IsEmpty)
+        {
+            return TypedResults.Problem(statusCode: 422, title: "There is no rebuilt programme yet.", detail: "Rebuild it on the bench and save it first.");
+        }
+
+        string name = $"{FileName(about.Profile.Name)} programme.{kind}";
+        if (kind == "txt")
+        {
+            return TypedResults.File(Encoding.UTF8.GetBytes(PlanText.Of(plan.Value, about.Rules.Catalogue)), "text/plain; charset=utf-8", name);
+        }
+
+        if (kind == "csv")
+        {
+            return TypedResults.File(TableWriter.ToCsv(TrainingTables.ProgrammeInOne(plan.Value, about.Profile.Unit)), Csv, name);
+        }
+
+        var block = await ahead.AsSavedAsync(user.CoachId(), about, plan, about.Today(clock));
+        return TypedResults.File(TableWriter.ToWorkbook(TrainingTables.Programme(plan.Value, about.Profile.Unit, block.Weeks, block.Targets)), Workbook, name);
     }
 
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> LogAsync(string id, string kind, ClaimsPrincipal user, Cases cases, SetLogs logs)

@@ -97,6 +97,7 @@ export type SetTrial = Schemas['SetTrial'];
 export type TrialView = Schemas['TrialView'];
 export type Explained = Schemas['Explained'];
 export type EffectiveRange = Schemas['EffectiveRange'];
+export type RepetitionRange = Schemas['RepetitionRange'];
 export type Unlock = Schemas['Unlock'];
 export type WeekView = Schemas['WeekView'];
 export type ShrinkView = Schemas['ShrinkView'];

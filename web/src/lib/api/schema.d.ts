@@ -917,14 +917,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/clients/{id}/files/programme.xlsx": {
+    "/api/clients/{id}/files/programme.{kind}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["getProgrammeWorkbook"];
+        get: operations["getProgrammeFile"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1524,7 +1524,10 @@ export interface components {
             budget: components["schemas"]["BudgetPoint"][];
             bodyMoved: null | components["schemas"]["Share"];
             demand: null | components["schemas"]["Demand"];
-            toFailure: null | components["schemas"]["RepetitionRange"];
+            /** @description Repetitions to failure of each set, four of five times: as the log, the phone and the steps foresee them. Empty without a forecast. */
+            ranges: components["schemas"]["RepetitionRange"][];
+            /** @description What the last set leaves, four of five times; under 0 where it may end before its count. Null without a forecast. */
+            leaves: components["schemas"]["RepetitionRange"];
             equivalent: null | components["schemas"]["Demand"];
             /** @description Rungs of the implement in use, lightest first. */
             ladder: components["schemas"]["OfferedLoad"][];
@@ -3955,7 +3958,7 @@ export interface components {
             toLimit: null | components["schemas"]["LimitSet"];
             /** @description Lines kept out until the coach has looked at them. */
             heldBack: components["schemas"]["HeldLine"][];
-            /** @description Lines never done, whose last set is as many as leave what is meant: it finds their numbers. */
+            /** @description Lines whose exercise was never done, whose last set is as many as leave what is meant: it finds their numbers. */
             calibrates: number[];
         };
         /** @description A week of the block by its first day. */
@@ -4855,6 +4858,10 @@ export interface components {
              * @description The one read, from 0.
              */
             sheet: number;
+            /** @description All sheets are in the text, each a session. */
+            together: boolean;
+            /** @description The sheets are weeks: one of them is a programme. */
+            weekByWeek: boolean;
             /** @description The first rows, as they stand. */
             rows: string[][];
             /**
@@ -5079,7 +5086,7 @@ export interface components {
             load: components["schemas"]["Mass"];
             demand: components["schemas"]["Demand"];
         };
-        /** @description Repetitions to failure with the 80 percent range that comes from how well the maximum is known. */
+        /** @description Repetitions to failure, with the range they lie in four of five times. */
         RepetitionRange: {
             /** Format: double */
             low: number;
@@ -6039,7 +6046,7 @@ export interface components {
             resistance: components["schemas"]["Mass"];
             demand: components["schemas"]["Demand"];
             equivalent: components["schemas"]["Demand"];
-            /** @description Rested, in this style. */
+            /** @description Rested, in this style; four of five times in its range. */
             toFailure: components["schemas"]["RepetitionRange"];
             /** @description In order; of a rest-pause its bouts. */
             sets: components["schemas"]["ForecastSet"][];
@@ -8234,6 +8241,7 @@ export interface operations {
         parameters: {
             query?: {
                 sheet?: number;
+                together?: boolean;
                 columns?: string;
                 header?: number;
             };
@@ -8307,12 +8315,13 @@ export interface operations {
             };
         };
     };
-    getProgrammeWorkbook: {
+    getProgrammeFile: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 id: string;
+                kind: string;
             };
             cookie?: never;
         };

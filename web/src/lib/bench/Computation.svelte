@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { Alternative, RebuiltLine } from '$lib/api/client';
+	import { between } from '$lib/forecast';
 	import { massWithUnit, type MassUnit } from '$lib/units';
 
 	/** How the figures of the line in hand came about. */
@@ -33,7 +34,12 @@
 		{/if}
 		<dt class="text-soft">sets</dt>
 		<dd>
-			{chosen.forecast.map((s) => `${s.planned} of ${s.toFailure.toFixed(1)}`).join(', ')} possible; effective
+			{chosen.forecast
+				.map((s, i) => {
+					const range = chosen.ranges[i];
+					return `${s.planned} of ${s.toFailure.toFixed(1)}${range ? ` (${between(range)})` : ''}`;
+				})
+				.join(', ')} possible, four of five times in brackets; effective
 			{chosen.forecast.map((s) => s.effective.toFixed(1)).join(' + ')}
 		</dd>
 		<dt class="text-soft">fit</dt>

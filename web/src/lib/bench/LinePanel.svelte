@@ -5,6 +5,7 @@
 	import BudgetChart from '$lib/drawing/BudgetChart.svelte';
 	import FitBars from '$lib/drawing/FitBars.svelte';
 	import Ruler from '$lib/drawing/Ruler.svelte';
+	import { between } from '$lib/forecast';
 	import { clock, massWithUnit, shownMass, type MassUnit } from '$lib/units';
 	import ExercisePick from '$lib/client/ExercisePick.svelte';
 	import { UNDOSED } from './bench.svelte';
@@ -293,18 +294,25 @@
 {/if}
 {#if chosen && intent && chosen.ladder.length > 0}
 	<div class="text-soft mt-2 flex items-end justify-between text-[11.5px]">
-		<span>Budget through the sets{chosen.prescription.perSide ? ', one side' : ''}</span>
-		{#if chosen.toFailure}
-			<span>
-				to failure, rested
+		<span title="through the sets">Budget{chosen.prescription.perSide ? ', one side' : ''}</span>
+		{#if chosen.ranges[0]}
+			<span title="four of five times in this range, as the log and the phone foresee it">
+				first set to failure
 				<b class="font-display text-base-content text-[24px] leading-none font-semibold"
-					>{Math.floor(chosen.toFailure.middle)}</b
+					>{Math.floor(chosen.ranges[0].middle)}</b
 				>
-				{Math.floor(chosen.toFailure.low)} to {Math.floor(chosen.toFailure.high)}
+				{between(chosen.ranges[0])}
 			</span>
 		{/if}
 	</div>
 	<BudgetChart alternative={chosen} />
+	{#if chosen.leaves}
+		<p class="text-[12.5px]">
+			The last set leaves {Math.max(0, Math.floor(chosen.leaves.middle))}, four of five times {between(
+				chosen.leaves
+			)}{chosen.leaves.low < 0 ? ': on a bad day it ends before its count' : ''}.
+		</p>
+	{/if}
 	{#if chosen.totals}<Totals gym={intent.totals} home={chosen.totals} {unit} />{/if}
 	<a class="text-[12.5px] underline underline-offset-2" href={labHref}>Try this set in the lab</a>
 	<Computation {line} {chosen} {unit} />

@@ -36,7 +36,7 @@
 	];
 
 	/** Reads the file anew; only the last answer counts. */
-	async function read(query: { sheet?: number; columns?: string; header?: number }) {
+	async function read(query: { sheet?: number; together?: boolean; columns?: string; header?: number }) {
 		const mine = ++latest;
 		trouble = '';
 		try {
@@ -55,7 +55,8 @@
 	}
 
 	function put(columns: ColumnRole[], header: number | null) {
-		if (view) read({ sheet: view.sheet, columns: columns.join(','), header: header ?? -1 });
+		if (view)
+			read({ sheet: view.sheet, together: view.together, columns: columns.join(','), header: header ?? -1 });
 	}
 
 	/** Columns with something in them that nothing is made of, by their names or places. */
@@ -80,10 +81,18 @@
 					<select
 						class="select select-xs w-44"
 						value={view.sheet}
-						onchange={(event) => read({ sheet: Number(event.currentTarget.value) })}
+						onchange={(event) => read({ sheet: Number(event.currentTarget.value), together: view?.together })}
 					>
 						{#each view.sheets as name, i (i)}<option value={i}>{name}</option>{/each}
 					</select></label
+				>
+				<label class="flex items-center gap-2 text-[13px]">
+					<input
+						type="checkbox"
+						class="checkbox checkbox-xs"
+						checked={view.together}
+						onchange={(event) => read({ sheet: view?.sheet, together: event.currentTarget.checked })}
+					/>all {view.sheets.length} sheets, a session each</label
 				>
 			{/if}
 			<span class="text-soft text-[13px]"
@@ -92,6 +101,13 @@
 			>
 		</div>
 		{#if trouble}<p role="alert" class="text-accent">{trouble}</p>{/if}
+		{#if view?.weekByWeek}
+			<p class="border-accent bg-decide border-l-4 px-2 text-[13px]">
+				The sheets are weeks. {view.together
+					? 'Together they would be trained in one week: rather pick the one to rebuild.'
+					: 'Pick the one to rebuild; what is raised from week to week comes from the log.'}
+			</p>
+		{/if}
 		{#if view}
 			<div class="grid min-h-0 flex-1 grid-cols-[minmax(0,2fr)_minmax(0,1fr)] gap-5">
 				<div class="overflow-auto">

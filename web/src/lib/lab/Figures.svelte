@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { Explained, TrialView } from '$lib/api/client';
+	import { between } from '$lib/forecast';
 	import { clock, massWithUnit, type MassUnit } from '$lib/units';
 
 	/** What both sets come to, side by side; every figure opens to how it came about. */
@@ -16,8 +17,7 @@
 		{
 			name: 'to failure, rested',
 			steps: /^(Maximum|Resistance|Demand|On the common|A second|Cost|To failure)/,
-			of: ({ forecast: f }) =>
-				`${Math.floor(f.toFailure.middle)}  (${Math.floor(f.toFailure.low)} to ${Math.floor(f.toFailure.high)})`
+			of: ({ forecast: f }) => `${Math.floor(f.toFailure.middle)}  (${between(f.toFailure)})`
 		},
 		{
 			name: 'effective reps',

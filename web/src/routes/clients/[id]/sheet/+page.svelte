@@ -92,7 +92,16 @@
 	{/if}
 	{#if !empty}
 		<a class="btn btn-sm" href="/clients/{data.client.id}/sheet/changes">What changed</a>
-		<a class="btn btn-sm" download href="/api/clients/{data.client.id}/files/programme.xlsx">As a workbook</a>
+		<span class="join">
+			{#each [['xlsx', 'Workbook'], ['csv', 'CSV'], ['txt', 'Text']] as [kind, words] (kind)}
+				<a
+					class="join-item btn btn-sm"
+					download
+					aria-label="Programme as {words === 'CSV' ? words : words?.toLowerCase()}"
+					href="/api/clients/{data.client.id}/files/programme.{kind}">{words}</a
+				>
+			{/each}
+		</span>
 	{/if}
 	<span class="join">
 		<select class="join-item select select-sm bg-base-100 w-[84px]" aria-label="Paper" bind:value={paper}>
