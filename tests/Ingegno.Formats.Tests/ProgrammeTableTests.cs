@@ -32,6 +32,14 @@ public class ProgrammeTableTests
     }
 
     [Fact]
+    public void A_letter_alone_in_the_order_is_no_part_of_the_name()
+    {
+        string text = Text("Order,Exercise,Sets,Reps\nA,Front squat,4,6\nB,Plank,3,30 s\nB,Push-up,3,12\n");
+        text.ShouldBe("A. Front squat 4 x 6\nB. Plank 3 x 30 s\nB. Push-up 3 x 12\n");
+        IsReadWhole(text, sessions: 1, lines: 3);
+    }
+
+    [Fact]
     public void Pounds_percent_effort_and_tempo_stand_where_their_columns_say()
     {
         string text = Text("Exercise,Sets,Reps,Weight (lbs),%1RM,RPE,Tempo\nBack squat,5,5,225,,8,3-1-1-0\nBench press,3,8,,0.75,,\nRomanian deadlift,3,8,,70%,RPE 7,\n");

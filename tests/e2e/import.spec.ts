@@ -6,7 +6,7 @@ const BLOCK = [
 	'Day;Order;Exercise;Sets;Reps;Weight (kg);Breather',
 	'Monday;A1;Front squat;4;6;72,5;3',
 	';A2;Push press;5;4;40;3',
-	'Thursday;;Romanian deadlift;4;8;80;2'
+	'Thursday;;Romanian deadlift;4;8 smooth;80;2'
 ].join('\r\n');
 
 test('a programme from a file, a wrong guess mended, is read in the editor, and what is in force comes out as files', async ({
@@ -22,6 +22,9 @@ test('a programme from a file, a wrong guess mended, is read in the editor, and 
 	const taken = page.getByRole('dialog', { name: 'A programme from a file' });
 	await expect(taken).toContainText('A1 Front squat 4 x 6 @ 72.5 kg');
 	await expect(taken).toContainText('Passed over: Breather.');
+	const preview = taken.getByRole('region', { name: 'As the editor will read it' });
+	await expect(preview.locator('.unread')).toHaveText('smooth');
+	await expect(preview).toContainText('Not understood and left out.');
 	await taken.getByLabel('Column 7 holds').selectOption('rest');
 	await expect(taken).toContainText('A1 Front squat 4 x 6 @ 72.5 kg, rest 180 s');
 	await expect(taken).not.toContainText('Passed over');

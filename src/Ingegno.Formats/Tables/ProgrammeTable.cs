@@ -89,7 +89,8 @@ public static partial class ProgrammeTable
         string group = Of(ColumnRole.Group);
         if (GroupMark().IsMatch(group))
         {
-            line.Append(group).Append(' ');
+            // A letter alone would be read with the name.
+            line.Append(group).Append(group.Length == 1 ? ". " : " ");
         }
 
         line.Append(exercise);

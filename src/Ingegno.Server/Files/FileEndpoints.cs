@@ -3,6 +3,7 @@ using System.Security.Claims;
 using System.Text;
 using Ingegno.Core.Plans;
 using Ingegno.Core.Progression;
+using Ingegno.Formats.ProgrammeText;
 using Ingegno.Formats.Tables;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Bench;
@@ -26,8 +27,9 @@ namespace Ingegno.Server.Files;
 /// <param name="Together">All sheets are in the text, each a session.</param>
 /// <param name="WeekByWeek">The sheets are weeks: one of them is a programme.</param>
 /// <param name="Text">For the editor.</param>
+/// <param name="Problems">What the editor will ask about it.</param>
 public sealed record ProgrammeFileView(
-    ImmutableArray<string> Sheets, int Sheet, bool Together, bool WeekByWeek, ImmutableArray<ImmutableArray<string>> Rows, int? HeaderRow, ImmutableArray<ColumnRole> Columns, bool DaysAcross, string Text);
+    ImmutableArray<string> Sheets, int Sheet, bool Together, bool WeekByWeek, ImmutableArray<ImmutableArray<string>> Rows, int? HeaderRow, ImmutableArray<ColumnRole> Columns, bool DaysAcross, string Text, ImmutableArray<TextProblem> Problems);
 
 /// <summary>An exercise in a log's file.</summary>
 /// <param name="Sets">Or rows, where it is not known.</param>
@@ -61,9 +63,9 @@ internal static class FileEndpoints
     /// <param name="columns">Roles as put right by hand, one a column, parted by commas; guessed where none are named.</param>
     /// <param name="header">Row that names the columns, from 0; -1 for none.</param>
     private static async Task<Results<Ok<ProgrammeFileView>, ValidationProblem, ProblemHttpResult>> ReadAsync(
-        string id, HttpRequest request, ClaimsPrincipal user, Storage.Clients clients, CancellationToken stop, int sheet = 0, bool? together = null, string? columns = null, int? header = null)
+        string id, HttpRequest request, ClaimsPrincipal user, Cases cases, CancellationToken stop, int sheet = 0, bool? together = null, string? columns = null, int? header = null)
     {
-        if (await clients.FindAsync(user.CoachId(), id) is not { } client)
+        if (await cases.FindAsync(user.CoachId(), id) is not { } about)
         {
             return Answers.Missing("client");
         }
@@ -92,9 +94,11 @@ internal static class FileEndpoints
                 guess = new(header is >= 0 && header < table.Rows.Length ? header : null, [.. roles.Select(r => r!.Value)], guess.DaysAcross && guess.HeaderRow == header);
             }
 
+            var unit = about.Profile.Unit;
+            string text = all ? ProgrammeBook.ToText(tables, table, guess, unit) : ProgrammeTable.ToText(table, guess, unit);
             return TypedResults.Ok(new ProgrammeFileView(
                 [.. tables.Select(t => t.Name)], sheet, all, weeks, [.. table.Rows.Take(RowsShown)], guess.HeaderRow, guess.Columns, guess.DaysAcross,
-                all ? ProgrammeBook.ToText(tables, table, guess, client.Profile.Unit) : ProgrammeTable.ToText(table, guess, client.Profile.Unit)));
+                text, ProgrammeReading.Read(text, about.Practice, unit).Problems));
         }
         catch (UnreadableFileException refused)
         {

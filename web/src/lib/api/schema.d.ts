@@ -4875,6 +4875,8 @@ export interface components {
             daysAcross: boolean;
             /** @description For the editor. */
             text: string;
+            /** @description What the editor will ask about it. */
+            problems: components["schemas"]["TextProblem"][];
         };
         /** @description The plan, what was done on it, and what comes next. */
         ProgressView: {

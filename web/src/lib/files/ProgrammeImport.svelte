@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
+	import { pieces } from '$lib/bench/marks';
 	import { api, ask, messageOf, type ColumnRole, type ProgrammeFile } from '$lib/api/client';
 
 	/** A programme from a file: how its columns are taken, put right where the guess is wrong, and the text that comes of it. */
@@ -67,14 +68,17 @@
 				: []
 		) ?? []
 	);
-	const lines = $derived((view?.text.trim() ?? '').split('\n').filter((l) => l !== '').length);
+	const lines = $derived(
+		(view?.text.trim() ?? '').split('\n').filter((l) => l !== '' && !l.startsWith('# ')).length
+	);
+	const doubts = $derived(new Set(view?.problems.map((p) => p.line)).size);
 	untrack(() => read({}));
 </script>
 
 <dialog bind:this={dialog} class="modal" aria-label="A programme from a file" {onclose}>
 	<div class="modal-box flex max-h-[92vh] w-[1180px] max-w-[96vw] flex-col gap-3">
 		<div class="flex items-center gap-4">
-			<h2 class="text-lg">{file.name}</h2>
+			<h2 class="max-w-72 truncate text-lg" title={file.name}>{file.name}</h2>
 			{#if view && view.sheets.length > 1}
 				<label class="flex items-center gap-2 text-[13px]"
 					>sheet
@@ -86,13 +90,13 @@
 						{#each view.sheets as name, i (i)}<option value={i}>{name}</option>{/each}
 					</select></label
 				>
-				<label class="flex items-center gap-2 text-[13px]">
+				<label class="flex items-center gap-2 text-[13px] whitespace-nowrap">
 					<input
 						type="checkbox"
 						class="checkbox checkbox-xs"
 						checked={view.together}
 						onchange={(event) => read({ sheet: view?.sheet, together: event.currentTarget.checked })}
-					/>all {view.sheets.length} sheets, a session each</label
+					/>{view.sheets.length === 2 ? 'both sheets' : `all ${view.sheets.length} sheets`}, a session each</label
 				>
 			{/if}
 			<span class="text-soft text-[13px]"
@@ -163,9 +167,30 @@
 					{/if}
 				</div>
 				<div class="flex min-h-0 flex-col">
-					<h3 class="text-[13px] font-semibold">As text, {lines} {lines === 1 ? 'line' : 'lines'}</h3>
-					<pre
-						class="bg-base-100 mt-1 flex-1 overflow-auto rounded-[var(--radius-field)] p-3 font-sans text-[13px] whitespace-pre-wrap">{view.text}</pre>
+					<h3 class="text-[13px] font-semibold">
+						As text, {lines}
+						{lines === 1 ? 'line' : 'lines'}{#if doubts > 0}<span class="text-accent"
+								>, {doubts} to look at</span
+							>{/if}
+					</h3>
+					<div
+						class="bg-base-100 mt-1 flex-1 overflow-auto rounded-[var(--radius-field)] p-3 text-[13px]"
+						role="region"
+						aria-label="As the editor will read it"
+					>
+						{#each view.text.trim().split('\n') as line, i (i)}
+							<div class="min-h-[1lh] break-words {line.startsWith('# ') ? 'font-semibold' : ''}">
+								{#each pieces(line, i + 1, view.problems) as piece, k (k)}<span class={piece.mark ?? ''}
+										>{piece.words}</span
+									>{/each}
+							</div>
+							{#each view.problems.filter((p) => p.line === i + 1) as problem, k (k)}
+								<p class="text-soft mb-1 pl-3 text-[12px] {problem.isDoubt ? '' : 'text-accent'}">
+									{problem.message}
+								</p>
+							{/each}
+						{/each}
+					</div>
 				</div>
 			</div>
 		{:else if !trouble}
@@ -191,3 +216,14 @@
 	</div>
 	<form method="dialog" class="modal-backdrop"><button aria-label="Close">close</button></form>
 </dialog>
+
+<style>
+	.unread {
+		text-decoration: underline wavy var(--color-accent) 1.5px;
+		text-underline-offset: 3px;
+	}
+	.asked {
+		text-decoration: underline dotted var(--color-soft, currentColor) 2px;
+		text-underline-offset: 4px;
+	}
+</style>
