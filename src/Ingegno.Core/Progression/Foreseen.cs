@@ -38,9 +38,30 @@ public static class Foreseen
             Middle(Drained(Math.Exp(Nudge)), geometry, exercise, client, anchor), Middle(Drained(Math.Exp(-Nudge)), geometry, exercise, client, anchor));
         return
         [
-            .. BendsOf(plan, geometry, exercise, client, anchor).Select((bend, i) => SetError.Range(
-                middle[i].ToFailure, bend.Variance(anchor) + Math.Pow(shared[i] * Company.DrainSpread, 2), bend.Maximum * Belief.DayForm, client.Learned.Unsteadiness)),
+            .. BendsOf(plan, geometry, exercise, client, anchor).Select((bend, i) =>
+            {
+                double known = bend.Variance(anchor) + Math.Pow(bend.Maximum * Belief.DayForm, 2);
+                return SetError.Range(
+                    middle[i].ToFailure, Off(bend, known, i, -1), Off(bend, known, i, 1), Math.Pow(shared[i] * Company.DrainSpread, 2), bend.Maximum * Belief.DayForm,
+                    client.Learned.Unsteadiness);
+            }),
         ];
+
+        // Where the body lies if it lies off by so much, the likeliest of all ways: near the maximum a set bends far more on one side than on the other.
+        double Off(Bends bend, double known, int set, int side)
+        {
+            if (known <= 0)
+            {
+                return 0;
+            }
+
+            var (stronger, lasting, recovering, steeper) = bend.Likeliest(anchor, side * StrengthAnchor.EightyPercent / Math.Sqrt(known));
+            var moved = anchor.Stronger(Math.Exp(stronger), exercise, client) with
+            {
+                Endurance = anchor.Endurance * Math.Exp(lasting), Recovery = anchor.Recovery * Math.Exp(recovering), Steepness = anchor.Steepness + steeper,
+            };
+            return Math.Log(Math.Max(SetError.Fewest, Middle(plan, geometry, exercise, client, moved)[set].ToFailure) / Math.Max(SetError.Fewest, middle[set].ToFailure));
+        }
 
         SetPlan Drained(double by) => plan with { Partners = [.. plan.Partners.Select(p => p with { Drain = p.Drain * by })] };
     }
@@ -49,6 +70,18 @@ public static class Foreseen
     private readonly record struct Bends(double Maximum, double Endurance, double Recovery, double Steepness)
     {
         internal double Variance(StrengthAnchor anchor) => anchor.Doubt.Variance(Maximum, Endurance, Recovery, Steepness, anchor.Spread);
+
+        /// <summary>The likeliest shift of all unknowns that moves the set so far, the form of the day with the maximum (first-order reliability: Hasofer and Lind 1974; from memory).</summary>
+        internal (double Maximum, double Endurance, double Recovery, double Steepness) Likeliest(StrengthAnchor anchor, double by)
+        {
+            var d = anchor.Doubt;
+            double strength = Math.Pow(anchor.Spread, 2) + Math.Pow(Belief.DayForm, 2);
+            return (
+                by * ((Maximum * strength) + (Endurance * d.MaximumWithEndurance) + (Recovery * d.MaximumWithRecovery) + (Steepness * d.MaximumWithSteepness)),
+                by * ((Maximum * d.MaximumWithEndurance) + (Endurance * Math.Pow(d.Endurance, 2)) + (Recovery * d.EnduranceWithRecovery) + (Steepness * d.EnduranceWithSteepness)),
+                by * ((Maximum * d.MaximumWithRecovery) + (Endurance * d.EnduranceWithRecovery) + (Recovery * Math.Pow(d.Recovery, 2)) + (Steepness * d.RecoveryWithSteepness)),
+                by * ((Maximum * d.MaximumWithSteepness) + (Endurance * d.EnduranceWithSteepness) + (Recovery * d.RecoveryWithSteepness) + (Steepness * Math.Pow(d.Steepness, 2))));
+        }
     }
 
     /// <returns>One entry a set.</returns>

@@ -38,5 +38,15 @@ internal static class SetError
         return new(expected * Math.Exp(-reach), expected, few * Math.Exp(reach));
     }
 
+    /// <summary>The same where what is not known of the body is worth more on one side than on the other.</summary>
+    /// <param name="down">Of the logarithm of repetitions, four of five times: at most 0; <paramref name="up"/> at least 0.</param>
+    /// <param name="shared">Variance of their logarithm for what partners take.</param>
+    internal static RepetitionRange Range(double expected, double down, double up, double shared, double form, double unsteadiness)
+    {
+        double few = Math.Max(Fewest, expected);
+        double own = Square(StrengthAnchor.EightyPercent) * (shared + (Own(expected, form * few) * Square(unsteadiness) / Square(few)));
+        return new(expected * Math.Exp(-Math.Sqrt(Square(down) + own)), expected, few * Math.Exp(Math.Sqrt(Square(up) + own)));
+    }
+
     private static double Square(double value) => value * value;
 }

@@ -76,10 +76,26 @@ public class TrialForecastTests
             var wide = TrialForecast.Of(Bench(load, count), bench, People.Man, Hundred with { Spread = spread * 1.5 }).Forecast!;
             narrow.ToFailure.Low.ShouldBeLessThanOrEqualTo(narrow.ToFailure.Middle);
             narrow.ToFailure.High.ShouldBeGreaterThanOrEqualTo(narrow.ToFailure.Middle);
-            wide.ToFailure.High.ShouldBeGreaterThanOrEqualTo(narrow.ToFailure.High);
+            // With more spread the likeliest way to be off is another one: at a corner of the chart that may be worth a hundredth less.
+            wide.ToFailure.High.ShouldBeGreaterThanOrEqualTo(narrow.ToFailure.High * 0.99);
+            wide.ToFailure.Low.ShouldBeLessThanOrEqualTo(narrow.ToFailure.Low * 1.01);
             narrow.EffectiveRange.Low.ShouldBeLessThanOrEqualTo(narrow.Effective);
             narrow.EffectiveRange.High.ShouldBeGreaterThanOrEqualTo(narrow.Effective);
         });
+
+    /// <summary>
+    /// 90 of 100 is four repetitions; of somebody 8 percent stronger it is 83 percent and seven to eight, of somebody 8 percent weaker 98 and one (chart of Haff and
+    /// Triplett; from memory). A repetition and a half more for the set itself: nobody does fifteen.
+    /// </summary>
+    [Fact]
+    public void A_heavy_set_reaches_farther_down_than_up()
+    {
+        var range = Work(Bench(90, 3)).ToFailure;
+        range.Middle.ShouldBe(4, 0.5);
+        range.High.ShouldBeInRange(6.5, 10);
+        range.Low.ShouldBeInRange(0.5, 2);
+        (range.Middle / range.Low).ShouldBeGreaterThan(range.High / range.Middle);
+    }
 
     [Fact]
     public void Every_figure_of_the_story_names_its_formula_and_source() =>
