@@ -58,7 +58,9 @@ public static class Foreseen
             var (stronger, lasting, recovering, steeper) = bend.Likeliest(anchor, side * StrengthAnchor.EightyPercent / Math.Sqrt(known));
             var moved = anchor.Stronger(Math.Exp(stronger), exercise, client) with
             {
-                Endurance = anchor.Endurance * Math.Exp(lasting), Recovery = anchor.Recovery * Math.Exp(recovering), Steepness = anchor.Steepness + steeper,
+                Endurance = anchor.Endurance * Math.Exp(lasting),
+                Recovery = anchor.Recovery * Math.Exp(recovering),
+                Steepness = anchor.Steepness + steeper,
             };
             return Math.Log(Math.Max(SetError.Fewest, Middle(plan, geometry, exercise, client, moved)[set].ToFailure) / Math.Max(SetError.Fewest, middle[set].ToFailure));
         }
