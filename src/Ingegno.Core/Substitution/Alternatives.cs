@@ -51,7 +51,7 @@ internal static class Alternatives
             Demand = effort.DemandOf(dose.Rung.Load),
             Bridge = dose.Bridge,
             Forecast = dose.Forecast,
-            Ranges = Foreseen.Of(plan, candidate.SetUp.Geometry, candidate.Exercise, client, anchor),
+            Foretold = new(() => Foreseen.Of(plan, candidate.SetUp.Geometry, candidate.Exercise, client, anchor)),
             Equivalent = dose.Equivalent,
             Ladder = ladder,
             WantedLoad = effort.LoadFor(effort.DemandForEquivalent(intent.Equivalent)),

@@ -108,7 +108,13 @@ public sealed record Alternative
     public Demand? Demand { get; init; }
 
     /// <summary>Repetitions to failure of each set, four of five times: as the log, the phone and the steps foresee them. Empty without a forecast.</summary>
-    public ImmutableArray<RepetitionRange> Ranges { get; init; } = [];
+    public ImmutableArray<RepetitionRange> Ranges => Foretold.Value;
+
+    /// <summary>Worked out when it is asked for: of all but the chosen one nobody asks.</summary>
+    [JsonIgnore]
+    internal Lazy<ImmutableArray<RepetitionRange>> Foretold { get; init; } = Unforetold;
+
+    private static readonly Lazy<ImmutableArray<RepetitionRange>> Unforetold = new(() => []);
 
     /// <summary>What the last set leaves, four of five times; under 0 where it may end before its count. Null without a forecast.</summary>
     public RepetitionRange? Leaves =>
@@ -135,7 +141,7 @@ public sealed record Alternative
 
     /// <summary>What one is compared by with another; what it was worked out with is told of the chosen one alone.</summary>
     [JsonIgnore]
-    public Alternative InShort => this with { Forecast = [], Ranges = [], Budget = [], Ladder = [], Anchor = null, NotUsed = [] };
+    public Alternative InShort => this with { Forecast = [], Foretold = Unforetold, Budget = [], Ladder = [], Anchor = null, NotUsed = [] };
 }
 
 /// <summary>An exercise that was looked at and refused, with its reasons.</summary>
