@@ -14,7 +14,7 @@ public static class IntentReading
     /// <summary>Spread of a maximum read from a written load whose effort had to be assumed, and where it was written (common practice).</summary>
     private const double AssumedSpread = 0.12, WrittenSpread = 0.08;
 
-    /// <summary>No written set asks more of the maximum than this.</summary>
+    /// <summary>No written set asks more of the maximum than this (common practice).</summary>
     private const double MostDemandWritten = 1.2;
 
     /// <summary>

@@ -29,7 +29,7 @@ public static class PlanText
         return text.ToString();
     }
 
-    /// <summary>More left than this is no effort to write down.</summary>
+    /// <summary>More left than this is no effort to write down (common practice).</summary>
     private const double MostTold = 10;
 
     private static WrittenLine Written(Prescription given, string? group, int place) => new()

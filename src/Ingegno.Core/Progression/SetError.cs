@@ -32,10 +32,8 @@ internal static class SetError
     /// <param name="unsteadiness">Of the client, 1 for most.</param>
     internal static RepetitionRange Range(double expected, double variance, double form, double unsteadiness)
     {
-        double few = Math.Max(Fewest, expected);
-        double own = Own(expected, form * few) * Square(unsteadiness) / Square(few);
-        double reach = StrengthAnchor.EightyPercent * Math.Sqrt(Math.Max(0, variance) + Square(form) + own);
-        return new(expected * Math.Exp(-reach), expected, few * Math.Exp(reach));
+        double reach = StrengthAnchor.EightyPercent * Math.Sqrt(Math.Max(0, variance) + Square(form));
+        return Range(expected, -reach, reach, 0, form, unsteadiness);
     }
 
     /// <summary>The same where what is not known of the body is worth more on one side than on the other.</summary>

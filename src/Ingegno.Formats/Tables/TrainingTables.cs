@@ -18,7 +18,7 @@ public static class TrainingTables
     /// <param name="targets">What each line asks in each.</param>
     public static ImmutableArray<Table> Programme(Plan plan, MassUnit unit, ImmutableArray<BlockWeek> weeks, ImmutableArray<LineTargets> targets) =>
     [
-        .. plan.Sessions.Select(session => new Table(session.Title.Length > 0 ? session.Title : "Session",
+        .. plan.Sessions.Select(session => new Table(TitleOf(session),
         [
             [.. Header(unit), .. weeks.Select(Week)],
             .. session.Lines.Select(line => (ImmutableArray<string>)
@@ -40,8 +40,10 @@ public static class TrainingTables
     public static Table ProgrammeInOne(Plan plan, MassUnit unit) => new("Programme",
     [
         ["Day", .. Header(unit)],
-        .. plan.Sessions.SelectMany(session => session.Lines.Select(line => (ImmutableArray<string>)[session.Title.Length > 0 ? session.Title : "Session", .. Row(line, unit)])),
+        .. plan.Sessions.SelectMany(session => session.Lines.Select(line => (ImmutableArray<string>)[TitleOf(session), .. Row(line, unit)])),
     ]);
+
+    private static string TitleOf(PlannedSession session) => session.Title.Length > 0 ? session.Title : "Session";
 
     private static ImmutableArray<string> Header(MassUnit unit) =>
         ["Group", "Exercise", "Sets", "Reps", $"Load {Unit(unit)}", "With", "Tempo", "Rest s", "Left", "How to set it up", "Instead of", "Why"];

@@ -162,9 +162,14 @@ internal static class FileEndpoints
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> ProgrammeAsync(
         string id, string kind, ClaimsPrincipal user, Cases cases, Storage.Plans plans, BlockAhead ahead, TimeProvider clock)
     {
-        if (kind is not ("xlsx" or "csv" or "txt") || await cases.FindAsync(user.CoachId(), id) is not { } about)
+        if (kind is not ("xlsx" or "csv" or "txt"))
         {
-            return Answers.Missing(kind is "xlsx" or "csv" or "txt" ? "client" : "file");
+            return Answers.Missing("file");
+        }
+
+        if (await cases.FindAsync(user.CoachId(), id) is not { } about)
+        {
+            return Answers.Missing("client");
         }
 
         var plan = await plans.FindAsync(user.CoachId(), id);

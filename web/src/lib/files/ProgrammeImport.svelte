@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { pieces } from '$lib/bench/marks';
+	import MarkedLine from '$lib/bench/MarkedLine.svelte';
 	import { api, ask, messageOf, type ColumnRole, type ProgrammeFile } from '$lib/api/client';
 
 	/** A programme from a file: how its columns are taken, put right where the guess is wrong, and the text that comes of it. */
@@ -180,9 +180,7 @@
 					>
 						{#each view.text.trim().split('\n') as line, i (i)}
 							<div class="min-h-[1lh] break-words {line.startsWith('# ') ? 'font-semibold' : ''}">
-								{#each pieces(line, i + 1, view.problems) as piece, k (k)}<span class={piece.mark ?? ''}
-										>{piece.words}</span
-									>{/each}
+								<MarkedLine {line} number={i + 1} problems={view.problems} />
 							</div>
 							{#each view.problems.filter((p) => p.line === i + 1) as problem, k (k)}
 								<p class="text-soft mb-1 pl-3 text-[12px] {problem.isDoubt ? '' : 'text-accent'}">
@@ -216,14 +214,3 @@
 	</div>
 	<form method="dialog" class="modal-backdrop"><button aria-label="Close">close</button></form>
 </dialog>
-
-<style>
-	.unread {
-		text-decoration: underline wavy var(--color-accent) 1.5px;
-		text-underline-offset: 3px;
-	}
-	.asked {
-		text-decoration: underline dotted var(--color-soft, currentColor) 2px;
-		text-underline-offset: 4px;
-	}
-</style>
