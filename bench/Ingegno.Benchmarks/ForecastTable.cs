@@ -6,7 +6,7 @@ using Ingegno.Simulation.Tests;
 namespace Ingegno.Benchmarks;
 
 /// <summary>
-/// The forecasts shown before sets against what bodies of two laws could truly do, as the table and the reliability plot of docs/forecasts.md.
+/// The forecasts shown before sets against what bodies of three laws could truly do, as the table and the reliability plot of docs/forecasts.md.
 /// </summary>
 internal static class ForecastTable
 {
@@ -37,7 +37,7 @@ internal static class ForecastTable
                 Console.WriteLine(string.Create(CultureInfo.InvariantCulture, $"| | last sets leaving 0 to 4: {Part(last, t => t.Sits):0} %, under 0: {Part(last, t => t.Left < 0):0} %; of {wrong.Length} lines wrong at first put right within three exposures: {100.0 * wrong.Count(g => g.Skip(1).Take(3).Any(t => t.Sits)) / wrong.Length:0} % | | | | | | |"));
                 if (habit == Habit.Plain)
                 {
-                    string colour = law == FatigueLaw.ThreeCompartments ? "#2f5d5a" : "#a9411d";
+                    string colour = law switch { FatigueLaw.ThreeCompartments => "#2f5d5a", FatigueLaw.CriticalForce => "#a9411d", _ => "#5b4a8a" };
                     drawn.Add(($"{law}, first sets", colour, "", Reliability(near.Where(t => t.Kind is SetKind.First or SetKind.FirstOverFifteen))));
                     drawn.Add(($"{law}, later sets", colour, "5 4", Reliability(near.Where(t => t.Kind is not (SetKind.First or SetKind.FirstOverFifteen)))));
                 }

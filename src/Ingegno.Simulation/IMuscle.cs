@@ -8,6 +8,9 @@ public enum FatigueLaw
 
     /// <summary><see cref="CriticalForceMuscle"/>, shared by the exercises of one muscle group.</summary>
     CriticalForce,
+
+    /// <summary><see cref="MotorUnitMuscle"/>, shared by the exercises of one muscle group.</summary>
+    MotorUnits,
 }
 
 /// <summary>A muscle group on one day, by some law; strengths are parts of the rested one.</summary>

@@ -13,6 +13,14 @@ internal sealed class MuscleState(double fatigue, double recovery) : IMuscle
 
     public double Left => 1 - _fatigued;
 
+    /// <param name="endurance">Below 1 it tires faster.</param>
+    /// <param name="recovery">Below 1 it recovers slower.</param>
+    internal static MuscleState Of(MuscleRegion region, double endurance, double recovery)
+    {
+        var rates = FatigueRates.Of(region);
+        return new(rates.Fatigue / endurance, rates.Recovery * recovery);
+    }
+
     public IMuscle Copy() => new MuscleState(fatigue, recovery) { _fatigued = _fatigued };
 
     public bool Work(double activation, double seconds)

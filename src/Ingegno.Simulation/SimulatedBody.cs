@@ -105,16 +105,19 @@ public sealed class SimulatedBody
         }
     }
 
-    private string NameOf(HiddenExercise truth) => _nature.Law == FatigueLaw.CriticalForce ? truth.Muscle : truth.Exercise;
+    private string NameOf(HiddenExercise truth) => _nature.Law == FatigueLaw.ThreeCompartments ? truth.Exercise : truth.Muscle;
 
     private IMuscle MuscleOf(Dictionary<string, IMuscle> muscles, HiddenExercise truth)
     {
         if (!muscles.TryGetValue(NameOf(truth), out var state))
         {
-            var rates = FatigueRates.Of(truth.Region);
-            muscles[NameOf(truth)] = state = _nature.Law == FatigueLaw.CriticalForce
-                ? CriticalForceMuscle.Of(truth.Region, _nature.Endurance, _nature.Recovery)
-                : new MuscleState(rates.Fatigue / _nature.Endurance, rates.Recovery * _nature.Recovery);
+            muscles[NameOf(truth)] = state = _nature.Law switch
+            {
+                FatigueLaw.ThreeCompartments => MuscleState.Of(truth.Region, _nature.Endurance, _nature.Recovery),
+                FatigueLaw.CriticalForce => CriticalForceMuscle.Of(truth.Region, _nature.Endurance, _nature.Recovery),
+                FatigueLaw.MotorUnits => MotorUnitMuscle.Of(truth.Region, _nature.Endurance, _nature.Recovery),
+                _ => throw new InvalidOperationException("No such law of fatigue."),
+            };
         }
 
         return state;

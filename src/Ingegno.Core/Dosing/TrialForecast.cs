@@ -12,7 +12,7 @@ namespace Ingegno.Core.Dosing;
 /// <summary>What sets tried out in thought come to.</summary>
 /// <param name="ToFailure">Rested, in this style; four of five times in its range.</param>
 /// <param name="Sets">In order; of a rest-pause its bouts.</param>
-/// <param name="Budget">Of one side over time, at the maximum estimated; <paramref name="BudgetWeaker"/> and <paramref name="BudgetStronger"/> at the ends of its range.</param>
+/// <param name="Budget">Of one side over time, of the body as estimated; <paramref name="BudgetWeaker"/> and <paramref name="BudgetStronger"/> of one at the ends of its range.</param>
 /// <param name="Lasts">From the first repetition to the last, both sides and rests counted.</param>
 /// <param name="RestToRepeat">Shortest rest after the first set that lets it be repeated; null where none does.</param>
 /// <param name="HoldLasts">A pure hold at the hard end, rested; null where the exercise is unloaded there.</param>
@@ -41,14 +41,12 @@ public sealed record TrialForecast(
         var fresh = new SetPlan([1], trial.Load, trial.Style, trial.Rest, []);
         var sets = plan.Forecast(effort);
         double effective = sets.Sum(s => s.Effective);
-        var weaker = At(anchor.Low);
-        var stronger = At(anchor.High);
-        double[] range = [effective, Given(weaker), Given(stronger)];
+        var (weaker, stronger) = Foreseen.Ends(plan, geometry, exercise, client, anchor);
         return (new(
             anchor, effort.BodyMoved, effort.ResistanceOf(trial.Load), demand, effort.EquivalentOf(demand),
-            Foreseen.Of(fresh, geometry, exercise, client, anchor)[0], sets, effective, new(range.Min(), range.Max()),
+            Foreseen.Of(fresh, geometry, exercise, client, anchor)[0], sets, effective, Foreseen.Given(plan, geometry, exercise, client, anchor),
             SetTotals.Of(plan, effort, effective),
-            plan.Trace(effort), plan.Trace(weaker), plan.Trace(stronger),
+            plan.Trace(effort), plan.Trace(At(weaker)), plan.Trace(At(stronger)),
             LastsOf(plan, exercise, sets),
             SetForecast.RestToRepeat(cost, plan.Repetitions[0]),
             exercise.LoadedAfterLowering || exercise.LoadedAfterLifting ? Duration.FromSeconds(1 / effort.CostOfHeldSecond(demand)) : null,
@@ -56,9 +54,7 @@ public sealed record TrialForecast(
             [.. TechniqueWords.Of(exercise, trial.Style, trial.Form, plan.Repetitions)],
             ForecastStory.Of(plan, effort, demand, client, anchor)), null);
 
-        ExerciseEffort At(Mass maximum) => new(exercise, client, anchor.At(maximum), geometry);
-
-        double Given(ExerciseEffort at) => plan.Forecast(at).Sum(s => s.Effective);
+        ExerciseEffort At(StrengthAnchor body) => new(exercise, client, body, geometry);
     }
 
     private static string? Refusal(Demand demand, ExerciseEffort effort, StrengthAnchor anchor) =>

@@ -50,19 +50,32 @@ internal static class Correction
         {
             var loaded = On(line, rung, about.Implement!);
             // A fifth is not always enough: then the count goes with it, inside its zone.
-            var next = Counted(about, loaded, meant, zone.Most) ?? loaded;
+            var next = (IsFarTooEasy(about.Foresee(loaded), loaded, meant) ? Counted(about, loaded, meant, zone.Most) : null) ?? loaded;
             return new(StepKind.Load, $"Far too easy: take {rung.Load}, {next.CountInWords}.", why, next);
         }
 
-        if (Counted(about, line, meant, zone.Most) is { } counted)
+        // Where only what was said calls it too easy, a load that was earned comes first, and else as many more as were said.
+        bool isForeseen = IsFarTooEasy(about.Foresee(line), line, meant);
+        if (!isForeseen && NextStep.EarnedALoad(about, sessions))
         {
-            return new(StepKind.Repetitions, $"Far too easy: {counted.CountInWords}.", why, counted);
+            return null;
         }
 
-        return about.Variations is [var harder, ..]
-            ? new(StepKind.Variation, $"Far too easy: move up to {PlainWords.InSentence(harder.Name)}, {harder.CountInWords}.", why, harder)
-            : null;
+        int top = isForeseen ? zone.Most : Math.Min(zone.Most, line.Counts.Max() + SaidToSpare(about, sessions[0], meant));
+        if (Counted(about, line, meant, top) is not { } counted)
+        {
+            return about.Variations is [var up, ..] ? MoveUp(up, why) : null;
+        }
+
+        // What even the most repetitions of its zone leave far too easy is not cured by counting; where no answer tells, counting shows it first.
+        return Told(about, sessions[0]).Any() && counted.Counts.Max() >= zone.Most && about.Foresee(counted) is var most && IsFarTooEasyInTheMiddle(most, counted, meant + (2 * TooEasyBy))
+            && about.Variations.FirstOrDefault(v => v.Count == line.Count && v.Counts.All(zone.Holds)) is { } harder
+            ? MoveUp(harder, [.. why, $"With {counted.CountInWords}, the most of its zone, the forecast would still leave {Math.Floor(most[^1].Middle - counted.Counts[^1]):0}."])
+            : new(StepKind.Repetitions, $"Far too easy: {counted.CountInWords}.", why, counted);
     }
+
+    private static Step MoveUp(Prescription harder, ImmutableArray<string> why) =>
+        new(StepKind.Variation, $"Far too easy: move up to {PlainWords.InSentence(harder.Name)}, {harder.CountInWords}.", why, harder);
 
     /// <summary>Why the line is far too easy; null where it is not, or where what was done and said speaks against it.</summary>
     internal static ImmutableArray<string>? WhyTooEasy(LineCase about, SetLog[][] sessions)
@@ -85,10 +98,14 @@ internal static class Correction
         [
             IsFarTooEasy(foreseen, line, meant)
                 ? $"Even the low end of the forecast leaves {Math.Floor(foreseen[^1].Low - last):0} after {last}, meant were {meant:0.#}."
-                : $"Every set was said to leave {meant + EasyBy(about):0.#} and more, and the forecast says so too: {Math.Floor(foreseen[^1].Middle - last):0} after {last}, meant were {meant:0.#}.",
+                : $"{WhatWasSaid()}: {Math.Floor(foreseen[^1].Middle - last):0} after {last}, meant were {meant:0.#}.",
             IsBacked(about, sessions[0], meant)
                 ? $"{sessions[0].Max(Sides.Done)} repetitions in one set back the whole way." : "Load moves by a fifth at most until a set to the limit backs more.",
         ];
+
+        string WhatWasSaid() => Told(about, sessions[0]).Any()
+            ? $"Every set was said to leave {meant + EasyBy(about):0.#} and more, and the forecast says so too"
+            : $"What is left is always said to be {about.Client.Learned.SaysAlways:0.#}, so the forecast decides";
     }
 
     /// <summary>A set to the limit, or one that went far past its count, shows what is there.</summary>
@@ -109,12 +126,20 @@ internal static class Correction
         about.AskedOf(session).Counts is var asked ? asked[Math.Min(set, asked.Length - 1)] : 0;
 
     /// <summary>What was done and said does not speak against it. Who said nothing is taken at the forecast.</summary>
-    private static bool IsBorneOut(LineCase about, SetLog[] last, double meant)
-    {
-        var told = last.Select((s, i) => (Set: s, Count: CountOf(about, last, i))).Where(s => s.Set.ToLimit || IsTold(s.Set, s.Count));
-        return told.All(s => Sides.Done(s.Set) + (s.Set.ToLimit ? 0 : s.Set.Reserve!.Value.Figure) >= s.Count + meant + EasyBy(about));
+    private static bool IsBorneOut(LineCase about, SetLog[] last, double meant) => Told(about, last).All(s => Surplus(s) >= meant + EasyBy(about));
 
-        // What is always answered tells nothing, nor what the next set refuted.
+    /// <summary>Repetitions the tightest set had beyond its count and what was meant, by what was done and said; very many where no figure was said.</summary>
+    private static int SaidToSpare(LineCase about, SetLog[] last, double meant) =>
+        Told(about, last).Where(s => s.Set.ToLimit || s.Set.Reserve is { IsOpen: false }).Select(s => (int)Math.Floor(Surplus(s) - meant)).DefaultIfEmpty(about.Rules.RepetitionCap).Min();
+
+    /// <summary>Beyond its count, what was left counted.</summary>
+    private static double Surplus((SetLog Set, int Count) told) => Sides.Done(told.Set) + (told.Set.ToLimit ? 0 : told.Set.Reserve!.Value.Figure) - told.Count;
+
+    /// <summary>Sets that tell: what is always answered does not, nor what the next set refuted.</summary>
+    private static IEnumerable<(SetLog Set, int Count)> Told(LineCase about, SetLog[] last)
+    {
+        return last.Select((s, i) => (Set: s, Count: CountOf(about, last, i))).Where(s => s.Set.ToLimit || IsTold(s.Set, s.Count));
+
         bool IsTold(SetLog set, int count) =>
             set.Reserve is { } said && !(said.Figure == about.Client.Learned.SaysAlways && Sides.Done(set) <= count) && Refuted.By(set, last) is null;
     }
@@ -149,14 +174,9 @@ internal static class Correction
         static int Possible(SetLog set) => Sides.Done(set) + (set.ToLimit ? 0 : (int)(set.Reserve?.Figure ?? 0));
     }
 
-    /// <summary>Counts that leave what was meant, where the low end still leaves far more; null where they are there already.</summary>
+    /// <summary>The most repetitions that leave what was meant; null where no more do.</summary>
     private static Prescription? Counted(LineCase about, Prescription line, double meant, int top)
     {
-        if (!IsFarTooEasy(about.Foresee(line), line, meant))
-        {
-            return null;
-        }
-
         // Earlier sets tire later ones: the last count that leaves enough is found by trying.
         int more = 0;
         while (line.Counts.Max() + more < top && about.Leaves(meant, Raised(more + 1)))

@@ -47,25 +47,50 @@ public static class Foreseen
             }),
         ];
 
-        // Where the body lies if it lies off by so much, the likeliest of all ways: near the maximum a set bends far more on one side than on the other.
-        double Off(Bends bend, double known, int set, int side)
-        {
-            if (known <= 0)
-            {
-                return 0;
-            }
-
-            var (stronger, lasting, recovering, steeper) = bend.Likeliest(anchor, side * StrengthAnchor.EightyPercent / Math.Sqrt(known));
-            var moved = anchor.Stronger(Math.Exp(stronger), exercise, client) with
-            {
-                Endurance = anchor.Endurance * Math.Exp(lasting),
-                Recovery = anchor.Recovery * Math.Exp(recovering),
-                Steepness = anchor.Steepness + steeper,
-            };
-            return Math.Log(Math.Max(SetError.Fewest, Middle(plan, geometry, exercise, client, moved)[set].ToFailure) / Math.Max(SetError.Fewest, middle[set].ToFailure));
-        }
+        // Near the maximum a set bends far more on one side than on the other.
+        double Off(Bends bend, double known, int set, int side) => known <= 0 ? 0 : Math.Log(
+            Math.Max(SetError.Fewest, Middle(plan, geometry, exercise, client, LyingOff(bend, known, side, exercise, client, anchor))[set].ToFailure)
+            / Math.Max(SetError.Fewest, middle[set].ToFailure));
 
         SetPlan Drained(double by) => plan with { Partners = [.. plan.Partners.Select(p => p with { Drain = p.Drain * by })] };
+    }
+
+    /// <summary>
+    /// The client on a weak and on a strong day, four of five times: as the body would likeliest lie off, so that the last set allows fewer or more.
+    /// </summary>
+    /// <param name="exercise">One that is forecast.</param>
+    public static (StrengthAnchor Weaker, StrengthAnchor Stronger) Ends(SetPlan plan, Geometry geometry, Exercise exercise, ClientProfile client, StrengthAnchor anchor)
+    {
+        var bend = BendsOf(plan, geometry, exercise, client, anchor)[^1];
+        double known = bend.Variance(anchor) + Math.Pow(bend.Maximum * Belief.DayForm, 2);
+        return known <= 0 ? (anchor, anchor) : (LyingOff(bend, known, -1, exercise, client, anchor), LyingOff(bend, known, 1, exercise, client, anchor));
+    }
+
+    /// <summary>
+    /// Effective repetitions of a whole plan, four of five times. Who is weaker comes nearer to failure, or stops short of the count: both ends may lie on one
+    /// side of the middle.
+    /// </summary>
+    /// <param name="exercise">One that is forecast.</param>
+    public static EffectiveRange Given(SetPlan plan, Geometry geometry, Exercise exercise, ClientProfile client, StrengthAnchor anchor)
+    {
+        var (weaker, stronger) = Ends(plan, geometry, exercise, client, anchor);
+        double[] all = [Of(anchor), Of(weaker), Of(stronger)];
+        return new(all.Min(), all.Max());
+
+        double Of(StrengthAnchor body) => Middle(plan, geometry, exercise, client, body).Sum(set => set.Effective);
+    }
+
+    /// <summary>The body where it lies off by so much that one set is at an end of its range, the likeliest of all ways.</summary>
+    /// <param name="known">Variance of the logarithm of that set's repetitions, over 0.</param>
+    private static StrengthAnchor LyingOff(Bends bend, double known, int side, Exercise exercise, ClientProfile client, StrengthAnchor anchor)
+    {
+        var (stronger, lasting, recovering, steeper) = bend.Likeliest(anchor, side * StrengthAnchor.EightyPercent / Math.Sqrt(known));
+        return anchor.Stronger(Math.Exp(stronger), exercise, client) with
+        {
+            Endurance = anchor.Endurance * Math.Exp(lasting),
+            Recovery = anchor.Recovery * Math.Exp(recovering),
+            Steepness = anchor.Steepness + steeper,
+        };
     }
 
     /// <summary>How the logarithm of a set's repetitions bends with what is not known: they are known to so many percent rather than to so many.</summary>

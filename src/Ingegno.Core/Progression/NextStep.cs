@@ -312,6 +312,9 @@ public static class NextStep
     public static Step NotAsPlanned(Prescription line, IReadOnlyList<string> against) =>
         new(StepKind.Stop, $"Do not train {PlainWords.InSentence(line.Name)} as planned: {string.Join("; ", against)}. Rebuild this line.", [], null) { Stops = StopCause.SetUp };
 
+    /// <summary>The next rung is earned now.</summary>
+    internal static bool EarnedALoad(LineCase about, SetLog[][] sessions) => Rung(about, sessions) is { Kind: StepKind.Load };
+
     /// <summary>The next rung: earned, on the way, or refused as too big a jump. Null where there is none, or its price is past the cap.</summary>
     private static Step? Rung(LineCase about, SetLog[][] sessions)
     {

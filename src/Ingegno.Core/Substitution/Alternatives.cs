@@ -6,7 +6,6 @@ using Ingegno.Core.Exercises;
 using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Progression;
-using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Substitution;
 
@@ -62,18 +61,13 @@ internal static class Alternatives
         };
     }
 
-    /// <summary>The same plan at the ends of the range: a weaker client comes nearer to failure, or stops short of the count.</summary>
+    /// <summary>A rest-pause gives no more than was asked: its bouts end when the count is full.</summary>
     private static EffectiveRange RangeOf(
         SetPlan plan, Dose dose, Candidate candidate, StrengthAnchor anchor, ClientProfile client, Intent intent)
     {
-        double[] all = [dose.Effective, At(anchor.Low), At(anchor.High)];
+        var range = Foreseen.Given(plan, candidate.SetUp.Geometry, candidate.Exercise, client, anchor);
+        double most = dose.Form == SetForm.RestPause ? intent.Effective : double.MaxValue;
+        double[] all = [dose.Effective, Math.Min(range.Low, most), Math.Min(range.High, most)];
         return new(all.Min(), all.Max());
-
-        double At(Mass maximum)
-        {
-            var effort = new ExerciseEffort(candidate.Exercise, client, anchor.At(maximum), candidate.SetUp.Geometry);
-            double given = plan.Forecast(effort).Sum(s => s.Effective);
-            return dose.Form == SetForm.RestPause ? Math.Min(given, intent.Effective) : given;
-        }
     }
 }

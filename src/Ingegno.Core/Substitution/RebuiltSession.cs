@@ -133,7 +133,7 @@ public sealed record Alternative
     /// <summary>What the sets come to, beside the gym's on the intent; null without a forecast.</summary>
     public SetTotals? Totals { get; init; }
 
-    /// <summary>Effective repetitions given over the 80 percent range of the maximum: fewest and most.</summary>
+    /// <summary>Effective repetitions given, four of five times: fewest and most.</summary>
     public EffectiveRange? GivenRange { get; init; }
 
     /// <summary>Techniques that are not used on it here, and why.</summary>

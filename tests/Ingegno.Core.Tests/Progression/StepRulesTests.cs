@@ -147,13 +147,25 @@ public class StepRulesTests
     public void What_every_set_had_to_spare_twice_running_is_added_at_once()
     {
         SetLog[] Easy(int daysAgo) => [.. Session(daysAgo, 10, 10, 10).Select(s => s with { Reserve = 5 })];
-        var step = NextStep.For(Case(Line, null, Easy(0), Easy(3)))!;
+        Step Without(params SetLog[][] sessions) => NextStep.For(Case(Line, null, sessions) with { Anchor = null })!;
+        var step = Without(Easy(0), Easy(3));
         step.Next!.Counts.ShouldBe([13, 13, 13]);
         step.Sentence.ShouldStartWith("Add 3 reps a set");
-        NextStep.For(Case(Line, null, Easy(0), Session(3, 10, 10, 10)))!.Next!.Counts.ShouldBe([11, 11, 11]);
-        NextStep.For(Case(Line, null, Easy(0)))!.Next!.Counts.ShouldBe([11, 11, 11]);
+        Without(Easy(0), Session(3, 10, 10, 10)).Next!.Counts.ShouldBe([11, 11, 11]);
+        Without(Easy(0)).Next!.Counts.ShouldBe([11, 11, 11]);
         SetLog[] oneTight = [.. Easy(0).Select((s, i) => i == 1 ? s with { Reserve = 2 } : s)];
-        NextStep.For(Case(Line, null, oneTight, Easy(3)))!.Next!.Counts.ShouldBe([11, 11, 11], "the tightest set decides");
+        Without(oneTight, Easy(3)).Next!.Counts.ShouldBe([11, 11, 11], "the tightest set decides");
+    }
+
+    /// <summary>Five left of every set where two were meant: three more at once where the forecast says so too, never more than the tightest set had.</summary>
+    [Theory]
+    [InlineData(5, 13)]
+    [InlineData(6, 14)]
+    [InlineData(4, 11)]
+    public void What_was_said_and_is_foreseen_is_added_the_first_time(int left, int count)
+    {
+        SetLog[] easy = [.. Session(0, 10, 10, 10).Select(s => s with { Reserve = left })];
+        NextStep.For(Case(Line, null, easy))!.Next!.Counts.ShouldAllBe(c => c == count);
     }
 
     /// <summary>Milestones: as many clean sessions running at the standard as the coach set, and not one fewer.</summary>
@@ -188,7 +200,7 @@ public class StepRulesTests
     [Fact]
     public void A_lighter_week_is_done_with_fewer_sets_and_raises_nothing()
     {
-        var lighter = Case(Line, Handles(20), Session(0, 13, 13)) with { Week = WeekKind.Lighter };
+        var lighter = Case(Line, Handles(20), Session(0, 11, 11)) with { Week = WeekKind.Lighter };
         var step = NextStep.For(lighter)!;
         step.Kind.ShouldBe(StepKind.Hold);
         step.Sentence.ShouldNotContain("sets were done");
@@ -226,6 +238,42 @@ public class StepRulesTests
         step.Kind.ShouldBe(StepKind.Load, step.Sentence);
         step.Arithmetic[^1].ShouldContain("worth asking once");
         NextStep.For(easy with { Logs = [.. easy.Logs.Take(1)] })!.Kind.ShouldBe(StepKind.Hold, "one of three is not most of them");
+    }
+
+    /// <summary>
+    /// The most a line of tens may climb to is fifteen. Where that cures it repetitions come, where it would still be far too easy a harder variation of
+    /// the same zone; one of another zone is none.
+    /// </summary>
+    [Theory]
+    [InlineData(30, 8, StepKind.Variation)]
+    [InlineData(30, 18, StepKind.Repetitions)]
+    [InlineData(17, 8, StepKind.Repetitions)]
+    public void What_counting_does_not_cure_moves_up_where_a_harder_variation_is_here(int foreseen, int counts, StepKind kind)
+    {
+        var anchor = Enumerable.Range(0, 400).Select(i => Strong.At(Mass.FromKilograms(20 + (0.25 * i))) with { Spread = 0.02 })
+            .First(a => Foreseen.Of(Line, Row, People.Man, a)[^1].Middle >= foreseen);
+        SetLog[] easy = [.. Session(0, 10, 10, 10).Select(s => s with { Reserve = SaidReserve.OrMore(7) })];
+        var harder = Line with { Exercise = "another", Name = "Another row", Counts = [counts, counts, counts] };
+        var step = NextStep.For(Case(Line, null, easy) with { Anchor = anchor, Variations = [harder] })!;
+        step.Kind.ShouldBe(kind, step.Sentence);
+    }
+
+    /// <summary>Who always says three has said nothing: the forecast decides, the arithmetic says so, and nobody moves to another exercise on it.</summary>
+    [Fact]
+    public void Where_no_answer_tells_counting_shows_what_is_there_before_another_variation()
+    {
+        var anchor = Enumerable.Range(0, 400).Select(i => Strong.At(Mass.FromKilograms(20 + (0.25 * i))) with { Spread = 0.1 })
+            .First(a => Foreseen.Of(Line, Row, People.Man, a)[^1].Middle >= 30);
+        SetLog[] three = [.. Session(0, 10, 10, 10).Select(s => s with { Reserve = 3 })];
+        var about = Case(Line, null, three) with
+        {
+            Anchor = anchor,
+            Client = People.Man with { Learned = People.Man.Learned with { SaysAlways = 3 } },
+            Variations = [Line with { Exercise = "another", Name = "Another row", Counts = [8, 8, 8] }],
+        };
+        var step = NextStep.For(about)!;
+        (step.Kind, step.Next!.Counts.Max()).ShouldBe((StepKind.Repetitions, 15), step.Sentence);
+        string.Join(' ', step.Arithmetic).ShouldNotContain("Every set was said");
     }
 
     /// <summary>Four left where two were meant is put right while the line finds its dose, and is earned over two sessions later.</summary>

@@ -6056,7 +6056,7 @@ export interface components {
             effective: number;
             effectiveRange: components["schemas"]["EffectiveRange"];
             totals: components["schemas"]["SetTotals"];
-            /** @description Of one side over time, at the maximum estimated; BudgetWeaker and BudgetStronger at the ends of its range. */
+            /** @description Of one side over time, of the body as estimated; BudgetWeaker and BudgetStronger of one at the ends of its range. */
             budget: components["schemas"]["BudgetPoint"][];
             budgetWeaker: components["schemas"]["BudgetPoint"][];
             budgetStronger: components["schemas"]["BudgetPoint"][];

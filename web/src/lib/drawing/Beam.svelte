@@ -4,7 +4,7 @@
 	/** The bridge of a line: two posts, and between them what carries the gym set's effect at home. */
 	interface Props {
 		bridge: Bridge;
-		/** Effective repetitions over the range of the maximum. */
+		/** Effective repetitions, four of five times. */
 		range?: EffectiveRange | null;
 	}
 	let { bridge, range = null }: Props = $props();
@@ -39,7 +39,7 @@
 	viewBox="0 0 200 78"
 	role="img"
 	aria-label="Asked {asked} effective repetitions, given {given}{span
-		? `, ${span} over the range of the maximum`
+		? `, ${span} four of five times`
 		: ''}{open >= 0.5 ? `, ${Math.round(open)} open` : ''}: {words}"
 >
 	<path d="M{LEFT - 1} 62V24M{LEFT + SPAN + 1} 62V24" stroke="currentColor" stroke-width="3" />
