@@ -446,13 +446,18 @@ public static class NextStep
             Counts = [.. line.Counts.Select(c => Math.Max(c, Math.Min(most, c + by)))],
             TopOfRange = Math.Max(line.TopOfRange, Math.Min(most, line.Counts.Max() + by)),
         };
-        string unit = held ? $"{by} {(line.Count == CountKind.Seconds ? "seconds" : "metres")}" : by == 1 ? "1 rep" : $"{(line.Counts.Any(c => c + by > most) ? "up to " : "")}{by} reps";
+        int[] added = [.. next.Counts.Zip(line.Counts, (then, now) => then - now)];
+        bool isEven = added.Min() == added.Max();
+        string unit = line.Count == CountKind.Seconds ? $"{by} seconds a set"
+            : line.Count == CountKind.Metres ? $"{by} metres a set"
+            : added.Max() == 1 ? isEven ? "1 rep a set" : "1 rep to the shorter sets"
+            : $"{(isEven ? "" : "up to ")}{added.Max()} reps a set";
         if (!held && spare > 0)
         {
             arithmetic = [.. arithmetic, $"Every set had {spare} to spare, {LoadStep.SessionsRunning} sessions running."];
         }
 
-        return new Step(StepKind.Repetitions, $"Add {unit} a set: {next.CountInWords}; {why}.", [.. arithmetic], next);
+        return new Step(StepKind.Repetitions, $"Add {unit}: {next.CountInWords}; {why}.", [.. arithmetic], next);
     }
 
     /// <summary>A rest-pause grows by its first bout: two more in all, so that the small ones still add up to it.</summary>

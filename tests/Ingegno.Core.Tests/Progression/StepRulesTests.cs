@@ -157,6 +157,18 @@ public class StepRulesTests
         Without(oneTight, Easy(3)).Next!.Counts.ShouldBe([11, 11, 11], "the tightest set decides");
     }
 
+    /// <summary>What is said to be added is what is added: nobody reads "up to 4" beside counts that rise by one.</summary>
+    [Theory]
+    [InlineData(new[] { 14, 13, 13 }, "Add 1 rep to the shorter sets: 3 x 14")]
+    [InlineData(new[] { 13, 13, 12 }, "Add up to 2 reps a set: 3 x 14")]
+    [InlineData(new[] { 12, 12, 12 }, "Add 2 reps a set: 3 x 14")]
+    public void Repetitions_that_are_added_are_counted_as_they_are(int[] counts, string says)
+    {
+        var line = Line with { Counts = [.. counts], TopOfRange = 14 };
+        SetLog[] Spare(int daysAgo) => [.. Session(daysAgo, counts).Select(s => s with { Reserve = 5 })];
+        NextStep.For(Case(line, null, Spare(0), Spare(3)) with { Anchor = null, Start = Line })!.Sentence.ShouldStartWith(says);
+    }
+
     /// <summary>Five left of every set where two were meant: three more at once where the forecast says so too, never more than the tightest set had.</summary>
     [Theory]
     [InlineData(5, 13)]
