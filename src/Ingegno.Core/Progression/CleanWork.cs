@@ -86,6 +86,13 @@ internal static class CleanWork
         }
 
         ImmutableArray<string> why = [$"{newest[0].On:d MMM}: {string.Join('/', newest.Select(Sides.Done))} with {load} where {about.AskedOf(newest).Load} was asked."];
+        if (newest.Any(s => UnitSlip.Of(s, about.AskedOf([s])) is not null))
+        {
+            return new(
+                StepKind.Hold, $"The same again: {UnitSlip.Question(line.Name, newest[0].On, load, about.AskedOf(newest).Load)}",
+                [.. why, "Nothing is learned from it until the log is corrected, or the plan says that load."], line);
+        }
+
         if (about.Implement is not { } implement || implement.Ladder.At(load) is not { } rung)
         {
             return new(StepKind.Hold, $"{load} was used and cannot be built from what is known to be here: correct the log or the home.", why, line);

@@ -11,7 +11,7 @@ internal static class Evidence
 
     private const double Mostly = 0.6;
 
-    internal static IEnumerable<Proposal> Of(DeskCase about, DateOnly today) => [.. HalfLogged(about, today), .. AlwaysAlike(about, today), .. KeepsMissing(about, today)];
+    internal static IEnumerable<Proposal> Of(DeskCase about, DateOnly today) => [.. HalfLogged(about, today), .. AlwaysAlike(about, today), .. KeepsMissing(about, today), .. OtherUnits(about, today)];
 
     private static IEnumerable<Proposal> HalfLogged(DeskCase about, DateOnly today)
     {
@@ -51,6 +51,15 @@ internal static class Evidence
             EvidenceKind.ForecastMisses, today,
             $"The forecast of {PlainWords.InSentence(name)} keeps missing: {miss.Outside} of the last {ForecastMiss.LastSets} sets lay outside their range. {WhyOf(miss)}",
             "One in five lies outside by chance. What is believed of the exercise is open again until the sets agree.", miss.Exercise);
+
+    private static IEnumerable<Proposal> OtherUnits(DeskCase about, DateOnly today) =>
+        from set in about.Training.Asked
+        where set.Set.On >= today.AddDays(-Days) && set.As is not null && UnitSlip.Of(set.Set, set.As) is not null
+        group set by (set.Set.Exercise, set.Set.On) into day
+        let name = about.Rules.Catalogue.Find(day.Key.Exercise)?.Name ?? day.Key.Exercise
+        select Said(
+            EvidenceKind.OtherUnit, day.Key.On, UnitSlip.Question(name, day.Key.On, day.First().Set.Load, day.First().As!.Load),
+            "Correct it in the Log, or write that load into the plan where it was right: until then nothing is learned from it.", day.Key.Exercise);
 
     private static string WhyOf(ForecastMiss miss) => (2 * miss.Above).CompareTo(miss.Outside) switch
     {

@@ -67,7 +67,7 @@ public static class Learning
 {
     /// <param name="client">Its own <see cref="ClientProfile.Learned"/> is not looked at: the log is read from the start.</param>
     /// <param name="anchors">Maxima before anything was logged.</param>
-    /// <param name="log">Any order; sets of exercises without a model are passed over.</param>
+    /// <param name="log">Any order; sets of exercises without a model are passed over, and those logged in the wrong unit (<see cref="UnitSlip"/>).</param>
     /// <param name="before">
     /// Of the same client and anchors: gone on from where the log only grew after it, so that the answer is the same and sooner there. Anything
     /// else is read from the start.
@@ -77,7 +77,7 @@ public static class Learning
     {
         ImmutableArray<TrainedSet> sets =
         [
-            .. log.Where(s => s.As.Count.IsRepetitions() && (s.Set.Repetitions > 0 || s.IsToFailure) && catalogue.Find(s.Set.Exercise) is { IsForecast: true } e && anchors.For(e) is not null)
+            .. log.Where(s => !s.IsUnitSlip && s.As.Count.IsRepetitions() && (s.Set.Repetitions > 0 || s.IsToFailure) && catalogue.Find(s.Set.Exercise) is { IsForecast: true } e && anchors.For(e) is not null)
                 .OrderBy(s => s.Set.On).ThenBy(s => s.Set.Line).ThenBy(s => s.Set.SetNumber),
         ];
         ImmutableArray<string> exercises = [.. sets.Select(s => s.Set.Exercise).Distinct()];

@@ -19,7 +19,7 @@ public static class PersonalBests
     /// <returns>One an exercise, newest first; exercises done once only have none.</returns>
     public static ImmutableArray<PersonalBest> Of(IEnumerable<TrainedSet> log, Catalogue catalogue) =>
     [
-        .. log.Where(s => s.Set.Repetitions > 0 && s.Set.EndedByMuscle && s.Set.Pain == 0)
+        .. log.Where(s => s.Set.Repetitions > 0 && s.Set.EndedByMuscle && s.Set.Pain == 0 && !s.IsUnitSlip)
             .GroupBy(s => s.Set.Exercise)
             .Where(g => g.Select(s => s.Set.On).Distinct().Count() > 1 && catalogue.Find(g.Key) is not null)
             .Select(g => Best(g.ToArray(), catalogue[g.Key]))

@@ -6,9 +6,17 @@ namespace Ingegno.Core.Progression;
 /// <summary>Checks a logged set before it is kept.</summary>
 public static class SetLogProblems
 {
+    /// <summary>Nobody whose log is kept here trained before; spreadsheets call an empty day 1900.</summary>
+    private static readonly DateOnly Earliest = new(1950, 1, 1);
+
     /// <param name="path">Where the set stands in what was sent: "sets[2]".</param>
     public static IEnumerable<InputProblem> Of(SetLog set, string path, Catalogue catalogue)
     {
+        if (set.On < Earliest)
+        {
+            yield return new(path + ".on", $"{set.On:d MMM yyyy} is too long ago: give the day it was done.");
+        }
+
         if (set.Repetitions is < 0 or > 200)
         {
             yield return new(path + ".repetitions", $"Repetitions go from 0 to 200, not {set.Repetitions}.");

@@ -97,6 +97,9 @@ public enum EvidenceKind
 
     /// <summary>An exercise's sets lie outside their range.</summary>
     ForecastMisses,
+
+    /// <summary>A load that looks typed in pounds or grams.</summary>
+    OtherUnit,
 }
 
 /// <summary>A doubt about the log, asked about once a month.</summary>

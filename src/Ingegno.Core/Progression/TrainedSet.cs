@@ -14,6 +14,10 @@ public sealed record TrainedSet(SetLog Set, Prescription As)
     public bool IsToFailure => Set.ToLimit
         || (Set.Reserve is { Least: 0, Most: 0 } && (Set.Stopped == StopReason.Muscle || (Set is { Stopped: null, Pain: 0 } && IsShort)));
 
+    /// <summary>Logged in the wrong unit, as far as anybody can tell (<see cref="Progression.UnitSlip"/>).</summary>
+    [JsonIgnore]
+    public bool IsUnitSlip => UnitSlip.Of(Set, As) is not null;
+
     /// <summary>Not ended by its count: the count tells how it felt, whatever is answered.</summary>
     internal bool IsByFeel => IsToFailure || Sides.Done(Set) != Asked;
 
@@ -25,6 +29,6 @@ public sealed record TrainedSet(SetLog Set, Prescription As)
     internal bool IsReadLike(TrainedSet other) =>
         Set == other.Set
         && (ReferenceEquals(As, other.As)
-            || (As.Count == other.As.Count && As.Geometry == other.As.Geometry && As.Style == other.As.Style && As.Rest == other.As.Rest
+            || (As.Load == other.As.Load && As.Count == other.As.Count && As.Geometry == other.As.Geometry && As.Style == other.As.Style && As.Rest == other.As.Rest
                 && As.Form == other.As.Form && As.PerSide == other.As.PerSide && As.Counts.SequenceEqual(other.As.Counts)));
 }
