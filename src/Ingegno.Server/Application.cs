@@ -58,6 +58,7 @@ internal static class Application
             .MinimumLevel.Information()
             .MinimumLevel.Override("Microsoft.AspNetCore", Serilog.Events.LogEventLevel.Warning)
             .WriteTo.Console(formatProvider: CultureInfo.InvariantCulture));
+        builder.AddTelemetry(settings);
         builder.Services.AddDataProtection()
             .SetApplicationName("Ingegno")
             .PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(settings.DataFolder, "keys")));

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Diagnostics.CodeAnalysis;
 using System.Globalization;
 using System.Net;
 
@@ -23,8 +24,12 @@ internal enum DemoKind
 /// <param name="PublicUrl">Where a client's phone reaches this server; without a slash at the end.</param>
 /// <param name="Proxies">Whose word on the client's address and on TLS is taken; nobody else's is.</param>
 /// <param name="ChecksFile">Read the whole database through at the start, and do not start on one that is damaged.</param>
-internal sealed record Settings(string DataFolder, DemoKind Demo, TimeProvider Clock, string PublicUrl, bool ChecksFile, ImmutableArray<IPAddress> Proxies)
+/// <param name="Collector">Where metrics and traces are sent; null for nowhere.</param>
+internal sealed record Settings(
+    string DataFolder, DemoKind Demo, TimeProvider Clock, string PublicUrl, bool ChecksFile, ImmutableArray<IPAddress> Proxies, Uri? Collector)
 {
+    private const string CollectorVariable = "OTEL_EXPORTER_OTLP_ENDPOINT";
+
     internal string DatabaseFile => Path.Combine(DataFolder, "ingegno.db");
 
     internal string ErasedFile => Path.Combine(DataFolder, "erased.txt");
@@ -36,7 +41,7 @@ internal sealed record Settings(string DataFolder, DemoKind Demo, TimeProvider C
     /// out), INGEGNO_NOW (an ISO 8601
     /// instant the clock starts at, for tests), INGEGNO_PUBLIC_URL (what links begin with), INGEGNO_CHECK_FILE (1 reads the database through
     /// before it is used), INGEGNO_PROXIES (addresses of the reverse proxies in front, parted by commas), PORT (in links where no public
-    /// address is given).
+    /// address is given), OTEL_EXPORTER_OTLP_ENDPOINT (where metrics and traces go, with the other variables OpenTelemetry knows).
     /// </summary>
     /// <exception cref="SettingsError">One of them cannot be meant.</exception>
     internal static Settings From(IConfiguration configuration) => new(
@@ -53,7 +58,8 @@ internal sealed record Settings(string DataFolder, DemoKind Demo, TimeProvider C
             : throw new SettingsError($"INGEGNO_NOW is \"{now}\", which is no instant: give one such as 2026-11-23T09:00:00Z, or leave it out."),
         Address(configuration["INGEGNO_PUBLIC_URL"], configuration["PORT"]),
         configuration["INGEGNO_CHECK_FILE"] == "1",
-        [.. (configuration["INGEGNO_PROXIES"] ?? "").Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(Proxy)]);
+        [.. (configuration["INGEGNO_PROXIES"] ?? "").Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(Proxy)],
+        CollectorAt(configuration[CollectorVariable]));
 
     private static string Address(string? given, string? port)
     {
@@ -64,10 +70,18 @@ internal sealed record Settings(string DataFolder, DemoKind Demo, TimeProvider C
                 : throw new SettingsError($"PORT is \"{port}\", which is no port: give a number up to 65535.");
         }
 
-        return Uri.TryCreate(given, UriKind.Absolute, out var address) && (address.Scheme == Uri.UriSchemeHttp || address.Scheme == Uri.UriSchemeHttps)
+        return IsOnTheWeb(given, out _)
             ? given.TrimEnd('/')
             : throw new SettingsError($"INGEGNO_PUBLIC_URL is \"{given}\", which no link can begin with: give an address such as https://coach.example.");
     }
+
+    private static Uri? CollectorAt(string? given) =>
+        given is not { Length: > 0 } ? null
+        : IsOnTheWeb(given, out var address) ? address
+        : throw new SettingsError($"{CollectorVariable} is \"{given}\", which nothing can be sent to: give an address such as http://127.0.0.1:4317, or leave it out.");
+
+    private static bool IsOnTheWeb(string given, [NotNullWhen(true)] out Uri? address) =>
+        Uri.TryCreate(given, UriKind.Absolute, out address) && (address.Scheme == Uri.UriSchemeHttp || address.Scheme == Uri.UriSchemeHttps);
 
     private static IPAddress Proxy(string text) => IPAddress.TryParse(text, out var address)
         ? address

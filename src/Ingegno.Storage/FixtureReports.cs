@@ -22,10 +22,21 @@ public sealed class FixtureReports(Database database)
         public bool Judged { get; init; }
     }
 
+    /// <summary>So many are kept of one client: whoever found their link could fill the disk with photos.</summary>
+    public const int MostKept = 100;
+
     /// <summary>Keeps a report once: the id is made on the phone.</summary>
-    public Task AddAsync(string coach, string client, string id, string place, FixtureReport report, byte[]? photo, Writing? within = null) =>
+    /// <returns>False where so many are kept that no other is taken.</returns>
+    public Task<bool> AddAsync(string coach, string client, string id, string place, FixtureReport report, byte[]? photo, Writing? within = null) =>
         Writing.WithinAsync(database, within, async (connection, transaction) =>
         {
+            int others = await connection.ExecuteScalarAsync<int>(
+                "SELECT count(*) FROM fixture_report WHERE coach_id = @coach AND client_id = @client AND id <> @id", new { coach, client, id }, transaction);
+            if (others >= MostKept)
+            {
+                return false;
+            }
+
             await connection.ExecuteAsync(
                 """
                 INSERT INTO fixture_report (id, coach_id, client_id, place_id, fixture, reported_on, document, photo)
@@ -33,6 +44,30 @@ public sealed class FixtureReports(Database database)
                 """,
                 new { id, coach, client, place, report.Fixture, on = SetLogs.Day(report.On), document = JsonSerializer.Serialize(report, TradeJson.Options), photo },
                 transaction);
+            await connection.BumpAsync(coach, client, transaction);
+            return true;
+        });
+
+    /// <summary>Takes a report with its photo out for good; what the coach decided on it stands.</summary>
+    /// <returns>False where there is none.</returns>
+    public Task<bool> RemoveAsync(string coach, string client, string id) =>
+        ChangeAsync("DELETE FROM fixture_report WHERE coach_id = @coach AND client_id = @client AND id = @id", coach, client, id);
+
+    /// <summary>Takes the photo out for good, the report stays.</summary>
+    /// <returns>False where there is none.</returns>
+    public Task<bool> RemovePhotoAsync(string coach, string client, string id) =>
+        ChangeAsync("UPDATE fixture_report SET photo = NULL WHERE coach_id = @coach AND client_id = @client AND id = @id AND photo IS NOT NULL", coach, client, id);
+
+    private Task<bool> ChangeAsync(string statement, string coach, string client, string id) =>
+        Writing.WithinAsync(database, null, async (connection, transaction) =>
+        {
+            // What is let go is overwritten, not only forgotten.
+            await connection.ExecuteAsync("PRAGMA secure_delete = ON", transaction: transaction);
+            if (await connection.ExecuteAsync(statement, new { coach, client, id }, transaction) == 0)
+            {
+                return false;
+            }
+
             await connection.BumpAsync(coach, client, transaction);
             return true;
         });

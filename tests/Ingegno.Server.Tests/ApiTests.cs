@@ -21,6 +21,15 @@ public sealed class ApiTests(ServerHost host) : IClassFixture<ServerHost>
         (await host.Stranger().GetAsync(path, Stop)).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
 
     [Fact]
+    public async Task What_is_missing_from_a_request_is_named_field_by_field()
+    {
+        var coach = await host.CoachAsync();
+        var answer = await coach.PostAsJsonAsync("/api/clients", new { }, TestContext.Current.CancellationToken);
+        answer.StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken)).ShouldContain("\"profile\":[\"This is missing: give it.\"]");
+    }
+
+    [Fact]
     public async Task A_wrong_password_and_an_unknown_address_get_the_same_answer()
     {
         var wrong = await host.Stranger().PostAsJsonAsync("/api/session", new { email = "coach@lockside.example", password = "no" }, Stop);

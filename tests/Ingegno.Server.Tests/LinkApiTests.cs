@@ -89,6 +89,37 @@ public sealed partial class LinkApiTests(ServerHost host) : IClassFixture<Server
         (await PlaceAsync(coach, id)).ToJsonString().ShouldNotContain("\"passed\"");
         (await coach.PostAsJsonAsync($"/api/clients/{id}/decisions", new { subject = proposal["subject"]!.GetValue<string>(), answer = "taken" }, Stop)).EnsureSuccessStatusCode();
         (await PlaceAsync(coach, id)).ToJsonString().ShouldContain("\"passed\"");
+
+        // The photo goes, the check stays; then the check goes, the verdict stays.
+        (await GetAsync(coach, $"/api/clients/{id}/reports")).AsArray().ShouldHaveSingleItem()!["thing"]!.GetValue<string>().ShouldBe("Chair");
+        var without = await coach.DeleteAsync($"/api/clients/{id}/reports/{form.id}/photo", Stop);
+        (await Json(without)).AsArray().ShouldHaveSingleItem()!["hasPhoto"]!.GetValue<bool>().ShouldBeFalse();
+        (await coach.GetAsync($"/api/clients/{id}/reports/{form.id}/photo", Stop)).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await coach.DeleteAsync($"/api/clients/{id}/reports/{form.id}/photo", Stop)).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await Json(await coach.DeleteAsync($"/api/clients/{id}/reports/{form.id}", Stop))).AsArray().ShouldBeEmpty();
+        (await PlaceAsync(coach, id)).ToJsonString().ShouldContain("\"passed\"");
+    }
+
+    [Fact]
+    public async Task So_many_checks_are_kept_of_a_client_and_one_that_is_sent_again_is_no_other()
+    {
+        var (coach, id, token) = await SentAsync("Push-up 3 x 8");
+        string place = (await GetAsync(host.Stranger(), $"/api/link/{token}"))["programme"]!["places"]![0]!["id"]!.GetValue<string>();
+        var report = new { fixture = "chair", on = "2026-11-23", steps = new[] { new { step = "Push down", held = true } } };
+        var ids = Enumerable.Range(0, Storage.FixtureReports.MostKept).Select(_ => Guid.NewGuid()).ToArray();
+        foreach (var kept in ids)
+        {
+            (await SendAsync(kept)).EnsureSuccessStatusCode();
+        }
+
+        var one = await SendAsync(Guid.NewGuid());
+        one.StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await one.Content.ReadAsStringAsync(Stop)).ShouldContain("ask the coach to delete old ones");
+        (await SendAsync(ids[0])).StatusCode.ShouldBe(HttpStatusCode.OK);
+        (await coach.DeleteAsync($"/api/clients/{id}/reports/{ids[0]}", Stop)).EnsureSuccessStatusCode();
+        (await SendAsync(Guid.NewGuid())).StatusCode.ShouldBe(HttpStatusCode.OK);
+
+        Task<HttpResponseMessage> SendAsync(Guid with) => host.Stranger().PostAsJsonAsync($"/api/link/{token}/check", new { id = with, place, report, photo = (string?)null }, Stop);
     }
 
     [Fact]

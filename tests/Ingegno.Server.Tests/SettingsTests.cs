@@ -12,6 +12,7 @@ public class SettingsTests
     [InlineData("INGEGNO_PUBLIC_URL", "file:///etc", "which no link can begin with")]
     [InlineData("PORT", "http", "\"http\", which is no port")]
     [InlineData("PORT", "70000", "\"70000\", which is no port")]
+    [InlineData("OTEL_EXPORTER_OTLP_ENDPOINT", "collector", "\"collector\", which nothing can be sent to: give an address such as http://")]
     [InlineData("INGEGNO_DEMO", "yes", "\"yes\": give 1, members or 0")]
     public void What_cannot_be_meant_is_named_with_what_to_give(string name, string value, string told)
     {

@@ -2,6 +2,7 @@ using System.Security.Claims;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Progression;
 using Ingegno.Server.Accounts;
+using Ingegno.Server.Clients;
 using Ingegno.Server.Web;
 using Ingegno.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -16,8 +17,9 @@ public sealed record AnswerForm(string Subject, Answer Answer);
 public sealed record DecisionView(string Id, DateTimeOffset At, string Sentence, Answer Answer, bool Undone);
 
 /// <summary>A fixture checked on the phone.</summary>
+/// <param name="Thing">What the client calls it; its id where it is not described any more.</param>
 /// <param name="Judged">The coach has passed or refused it.</param>
-public sealed record ReportView(string Id, string Place, FixtureReport Report, bool HasPhoto, bool Judged);
+public sealed record ReportView(string Id, string Place, string Thing, FixtureReport Report, bool HasPhoto, bool Judged);
 
 /// <summary>The Desk: who needs me now?</summary>
 internal static class DeskEndpoints
@@ -30,7 +32,9 @@ internal static class DeskEndpoints
         api.MapGet("/clients/{id}/decisions", RecordAsync).WithName("getDecisions");
         api.MapPost("/clients/{id}/decisions/{decision}/undo", UndoAsync).WithName("undoDecision");
         api.MapGet("/clients/{id}/reports", ReportsAsync).WithName("getReports");
+        api.MapDelete("/clients/{id}/reports/{report}", RemoveReportAsync).WithName("deleteReport");
         api.MapGet("/clients/{id}/reports/{report}/photo", PhotoAsync).WithName("getReportPhoto");
+        api.MapDelete("/clients/{id}/reports/{report}/photo", RemovePhotoAsync).WithName("deleteReportPhoto");
     }
 
     private static async Task<FileContentHttpResult> AllAsync(ClaimsPrincipal user, DeskRows rows) =>
@@ -90,8 +94,28 @@ internal static class DeskEndpoints
     private static async Task<Results<Ok<DecisionView[]>, ProblemHttpResult>> RecordAsync(string id, ClaimsPrincipal user, Storage.Clients clients, DecisionRecords records) =>
         await clients.FindAsync(user.CoachId(), id) is null ? Answers.Missing("client") : TypedResults.Ok((await records.OfClientAsync(user.CoachId(), id)).Select(d => new DecisionView(d.Id, d.At, d.Sentence, d.Answer, d.Undone)).ToArray());
 
-    private static async Task<Results<Ok<ReportView[]>, ProblemHttpResult>> ReportsAsync(string id, ClaimsPrincipal user, Storage.Clients clients, FixtureReports reports) =>
-        await clients.FindAsync(user.CoachId(), id) is null ? Answers.Missing("client") : TypedResults.Ok((await reports.OfClientAsync(user.CoachId(), id)).Select(r => new ReportView(r.Id, r.Place, r.Report, r.HasPhoto, r.Judged)).ToArray());
+    private static async Task<Results<Ok<ReportView[]>, ProblemHttpResult>> ReportsAsync(string id, ClaimsPrincipal user, Cases cases, FixtureReports reports) =>
+        await cases.FindAsync(user.CoachId(), id) is { } about ? TypedResults.Ok(await OfAsync(user.CoachId(), about, reports)) : Answers.Missing("client");
+
+    private static async Task<ReportView[]> OfAsync(string coach, Case about, FixtureReports reports)
+    {
+        var names = about.ClientPlaces.SelectMany(p => p.Home.Fixtures.Select(f => (Place: p.Id, f.Id, f.Name))).ToLookup(f => (f.Place, f.Id), f => f.Name);
+        return
+        [
+            .. (await reports.OfClientAsync(coach, about.Client.Id)).Select(r => new ReportView(
+                r.Id, r.Place, names[(r.Place, r.Report.Fixture)].FirstOrDefault(r.Report.Fixture), r.Report, r.HasPhoto, r.Judged)),
+        ];
+    }
+
+    private static async Task<Results<Ok<ReportView[]>, ProblemHttpResult>> RemoveReportAsync(string id, string report, ClaimsPrincipal user, Cases cases, FixtureReports reports) =>
+        await cases.FindAsync(user.CoachId(), id) is not { } about ? Answers.Missing("client")
+        : await reports.RemoveAsync(user.CoachId(), id, report) ? TypedResults.Ok(await OfAsync(user.CoachId(), about, reports))
+        : Answers.Missing("check");
+
+    private static async Task<Results<Ok<ReportView[]>, ProblemHttpResult>> RemovePhotoAsync(string id, string report, ClaimsPrincipal user, Cases cases, FixtureReports reports) =>
+        await cases.FindAsync(user.CoachId(), id) is not { } about ? Answers.Missing("client")
+        : await reports.RemovePhotoAsync(user.CoachId(), id, report) ? TypedResults.Ok(await OfAsync(user.CoachId(), about, reports))
+        : Answers.Missing("photo");
 
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> PhotoAsync(string id, string report, ClaimsPrincipal user, FixtureReports reports) =>
         await reports.PhotoAsync(user.CoachId(), id, report) is { } photo ? TypedResults.File(photo, "image/jpeg") : Answers.Missing("photo");

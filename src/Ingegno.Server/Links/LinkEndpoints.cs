@@ -121,8 +121,9 @@ internal static class LinkEndpoints
             return Answers.Invalid([new("report.steps", $"Tick each step, and keep the remark under {LongestRemark} letters.")]);
         }
 
-        await reports.AddAsync(holder.Coach, holder.Client, form.Id.ToString(), place.Id, form.Report with { On = about.Today(clock) }, photo);
-        return TypedResults.Ok(new MadeView(form.Id.ToString()));
+        return await reports.AddAsync(holder.Coach, holder.Client, form.Id.ToString(), place.Id, form.Report with { On = about.Today(clock) }, photo)
+            ? TypedResults.Ok(new MadeView(form.Id.ToString()))
+            : Answers.Invalid([new("report", $"{FixtureReports.MostKept} checks are kept already: ask the coach to delete old ones, then send this again.")]);
     }
 
     internal static ProblemHttpResult Closed(LinkState state) => state switch

@@ -1,4 +1,6 @@
 using System.Collections.Concurrent;
+using System.Diagnostics;
+using Ingegno.Server.Web;
 using Ingegno.Storage;
 
 namespace Ingegno.Server.Log;
@@ -7,7 +9,7 @@ namespace Ingegno.Server.Log;
 /// Learns from what was logged after it was answered: once for all the sets of a while, not with each. Whoever wants to know what a log taught
 /// gets it learned first (<see cref="SettledAsync"/>), so that nobody ever reads a lesson that lacks a set they could see.
 /// </summary>
-internal sealed partial class Learner(LogLessons lessons, Lessons stored, ILogger<Learner> log) : BackgroundService
+internal sealed partial class Learner(LogLessons lessons, Lessons stored, Counters counters, ILogger<Learner> log) : BackgroundService
 {
     /// <summary>Learned from when nothing more came for the first, at the latest after the second.</summary>
     private static readonly TimeSpan Quiet = TimeSpan.FromSeconds(4), Longest = TimeSpan.FromSeconds(30);
@@ -53,7 +55,9 @@ internal sealed partial class Learner(LogLessons lessons, Lessons stored, ILogge
         {
             if (_waiting.TryGetValue(whose, out var unlearned))
             {
+                long asked = Stopwatch.GetTimestamp();
                 await lessons.LearnAsync(coach, client);
+                counters.Learned(Stopwatch.GetElapsedTime(asked));
 
                 // What came in the meantime stays to be learned from.
                 _waiting.TryRemove(new(whose, unlearned));

@@ -42,15 +42,22 @@ internal sealed partial class PlainErrors(IProblemDetailsService problems, ILogg
     [LoggerMessage(LogLevel.Error, "Unexpected error at {Route}")]
     private static partial void Unexpected(ILogger log, Exception exception, string route);
 
-    private static HttpValidationProblemDetails Unreadable(JsonException json) =>
-        new(new Dictionary<string, string[]>
-        {
-            [(json.Path ?? "$").TrimStart('$').TrimStart('.')] = [Plain(json)],
-        })
+    private static HttpValidationProblemDetails Unreadable(JsonException json)
+    {
+        string at = (json.Path ?? "$").TrimStart('$').TrimStart('.');
+        string[] missing = [.. Missing(json.Message)];
+        return new(missing.Length > 0
+            ? missing.ToDictionary(name => at.Length == 0 ? name : $"{at}.{name}", string[] (_) => ["This is missing: give it."])
+            : new Dictionary<string, string[]> { [at] = [Plain(json)] })
         {
             Status = 400,
-            Title = "A value could not be read.",
+            Title = missing.Length > 0 ? "Something is missing from what was sent." : "A value could not be read.",
         };
+    }
+
+    /// <summary>The framework lists fields it did not find, in quotes behind this word.</summary>
+    private static IEnumerable<string> Missing(string message) =>
+        message.Split("missing required properties including: ") is [_, var names] ? names.Split('\'').Where((_, i) => i % 2 == 1).Distinct() : [];
 
     /// <summary>The framework's messages name .NET types; ours are for people.</summary>
     private static string Plain(JsonException json) =>

@@ -789,6 +789,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/reports/{report}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["deleteReport"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/reports/{report}/photo": {
         parameters: {
             query?: never;
@@ -799,7 +815,7 @@ export interface paths {
         get: operations["getReportPhoto"];
         put?: never;
         post?: never;
-        delete?: never;
+        delete: operations["deleteReportPhoto"];
         options?: never;
         head?: never;
         patch?: never;
@@ -5150,6 +5166,8 @@ export interface components {
         ReportView: {
             id: string;
             place: string;
+            /** @description What the client calls it; its id where it is not described any more. */
+            thing: string;
             report: components["schemas"]["FixtureReport"];
             hasPhoto: boolean;
             /** @description The coach has passed or refused it. */
@@ -8085,6 +8103,29 @@ export interface operations {
             };
         };
     };
+    deleteReport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                report: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReportView"][];
+                };
+            };
+        };
+    };
     getReportPhoto: {
         parameters: {
             query?: never;
@@ -8103,6 +8144,29 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    deleteReportPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                report: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReportView"][];
+                };
             };
         };
     };

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { api, ask, messageOf } from '$lib/api/client';
+	import PhoneChecks from './PhoneChecks.svelte';
 
 	/** What leaves the application about a client: a calendar's address, the whole case as a file; and erasing it all. */
 	let { id, name }: { id: string; name: string } = $props();
@@ -81,6 +82,7 @@
 		<span>Everything about this client as a case file</span>
 		<a class="btn btn-xs" download href="/api/clients/{id}/files/case.json">Take it out</a>
 	</div>
+	<PhoneChecks {id} />
 	<div class="border-rule border-t py-1.5 text-[13px]">
 		{#if receipt}
 			<p role="status">{receipt}</p>
