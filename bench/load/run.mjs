@@ -134,6 +134,13 @@ await row('a set logged on a phone', 'p95 < 25, > 1,000 a second', (r) => {
 	};
 	return { ...r, method: 'POST', path: `/api/link/${phone.token}/log`, headers: json, body: JSON.stringify({ phoneNow: new Date().toISOString(), sets: [set], notes: [] }) };
 });
+if (!ONLY) {
+	// Hundreds of sets a day that nobody trains: they are learned from once, and the rows after this are about opening.
+	const from = performance.now();
+	for (const phone of phones) await (await fetch(`${base}/api/link/${phone.token}`)).text();
+	const each = Math.round(phones.reduce((n, p) => n + p.done, 0) / phones.length);
+	console.log(`| ${phones.length} days of ${each} sets learned from, one after the other | | ${((performance.now() - from) / phones.length).toFixed(0)} each | | | | | | |`);
+}
 await row('a link opened', 'p95 < 30', (r) => ({ ...r, method: 'GET', path: `/api/link/${next(phones).token}` }));
 await row('a nudge on the bench', 'p95 < 60', (r) => {
 	const bench = next(benches);

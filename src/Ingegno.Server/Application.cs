@@ -45,7 +45,7 @@ internal static class Application
         builder.Services.AddSingleton(settings.Clock);
         builder.Services.AddSingleton(new Database(settings.DatabaseFile)).AddSingleton<SharedWriting>();
         builder.Services.AddSingleton<Coaches>().AddSingleton<Audit>().AddSingleton<Storage.Clients>().AddSingleton<Places>().AddSingleton<Storage.Practices>().AddSingleton<Cases>().AddSingleton<Storage.Plans>().AddSingleton<SetLogs>().AddSingleton<SetConflicts>();
-        builder.Services.AddSingleton<SessionNotes>().AddSingleton<Lessons>().AddSingleton<ClientLinks>().AddSingleton<FixtureReports>().AddSingleton<DecisionRecords>().AddSingleton<DeskStamps>();
+        builder.Services.AddSingleton<SessionNotes>().AddSingleton<ChangeWords>().AddSingleton<Lessons>().AddSingleton<ClientLinks>().AddSingleton<FixtureReports>().AddSingleton<DecisionRecords>().AddSingleton<DeskStamps>();
         builder.Services.AddSingleton<Trainings>().AddSingleton<PhoneCases>().AddSingleton<LinkViews>().AddSingleton<LogLessons>().AddSingleton<Learner>().AddHostedService(services => services.GetRequiredService<Learner>()).AddSingleton<Progresses>().AddSingleton<Sender>().AddSingleton<DeskRows>().AddSingleton<Answering>().AddSingleton<PlanCommands>().AddSingleton<SheetWriter>().AddSingleton<CaseFiles>().AddSingleton<RestoreAsked>().AddHostedService<DeskWarming>();
         builder.Services.AddSingleton(services => new Storage.Backups(services.GetRequiredService<Database>(), settings.BackupFolder)).AddHostedService<BackupSchedule>();
         builder.Services.AddSingleton(services => new Erasing(services.GetRequiredService<Database>(), settings.ErasedFile));

@@ -64,6 +64,9 @@ public sealed record CaseFile
     /// <summary>Pain the coach has cleared.</summary>
     public ImmutableArray<PainClearance> Cleared { get; init; } = [];
 
+    /// <summary>The coach's own words over the note of changes; null for the usual ones.</summary>
+    public string? ChangeWords { get; init; }
+
     /// <summary>Exercises the practice added that programme, log or choices may refer to.</summary>
     public ImmutableArray<OwnExercise> Exercises { get; init; } = [];
 

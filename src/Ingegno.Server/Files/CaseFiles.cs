@@ -25,7 +25,7 @@ public sealed record BroughtIn(
 
 /// <summary>Clients as case files: written out whole, and brought in with names of their own, all of it or nothing.</summary>
 internal sealed class CaseFiles(
-    Database database, Storage.Clients clients, Places places, Storage.Practices practices, Storage.Plans plans, SetLogs logs, SessionNotes notes, Learner learner, TimeProvider clock)
+    Database database, Storage.Clients clients, Places places, Storage.Practices practices, Storage.Plans plans, SetLogs logs, SessionNotes notes, ChangeWords words, Learner learner, TimeProvider clock)
 {
     private const int MostSets = 50_000, MostPlaces = 20, MostChanges = 20_000;
 
@@ -59,6 +59,7 @@ internal sealed class CaseFiles(
             Asked = [.. log.Where(s => s.As is not null).GroupBy(s => JsonSerializer.Serialize(s.As, TradeJson.Options), StringComparer.Ordinal).Select(g => new AskedSets(g.First().As!, [.. g.Select(s => s.Set.Id)]))],
             Notes = [.. await notes.OfClientAsync(coach, id)],
             Cleared = [.. await notes.ClearedAsync(coach, id)],
+            ChangeWords = await words.FindAsync(coach, id),
             Exercises = [.. own.Where(o => logged.Contains(o.Id) || said.Contains($"\"{o.Id}\"", StringComparison.Ordinal) || plan.Text.Contains(o.Name, StringComparison.OrdinalIgnoreCase))],
             Other = await clients.OtherAsync(coach, id) is { } other ? JsonSerializer.Deserialize<Dictionary<string, JsonElement>>(other, TradeJson.Options) : null,
         };
@@ -134,6 +135,11 @@ internal sealed class CaseFiles(
         foreach (var cleared in file.Cleared)
         {
             await notes.ClearAsync(coach, id, cleared.Exercise, cleared.Through, writing);
+        }
+
+        if (file.ChangeWords is { } said)
+        {
+            await words.SaveAsync(coach, id, said, writing);
         }
 
         return id;

@@ -21,6 +21,9 @@ internal sealed partial class Learner(LogLessons lessons, Lessons stored, Counte
     /// <summary>One at a time learns from a log; few are at the same moment asked for.</summary>
     private readonly SemaphoreSlim[] _gates = [.. Enumerable.Range(0, 16).Select(_ => new SemaphoreSlim(1, 1))];
 
+    /// <summary>Logs learned from at the same moment: a hundred phones that logged together leave a core to everybody else.</summary>
+    private readonly SemaphoreSlim _hands = new(Math.Max(1, Environment.ProcessorCount - 1));
+
     /// <param name="First">When the first set came that is not learned from, in milliseconds of the machine.</param>
     private sealed record Unlearned(long First, long Last);
 
@@ -56,7 +59,16 @@ internal sealed partial class Learner(LogLessons lessons, Lessons stored, Counte
             if (_waiting.TryGetValue(whose, out var unlearned))
             {
                 long asked = Stopwatch.GetTimestamp();
-                await lessons.LearnAsync(coach, client);
+                await _hands.WaitAsync();
+                try
+                {
+                    await lessons.LearnAsync(coach, client);
+                }
+                finally
+                {
+                    _hands.Release();
+                }
+
                 counters.Learned(Stopwatch.GetElapsedTime(asked));
 
                 // What came in the meantime stays to be learned from.

@@ -1061,6 +1061,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/change-note/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["sayOverChangeNote"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/calendar": {
         parameters: {
             query?: never;
@@ -2074,6 +2090,12 @@ export interface components {
             place: string;
             sessions: components["schemas"]["NoteSession"][];
         };
+        /** @description The note of a rebuild, and the coach's own words over the client's page. */
+        ChangeNoteView: {
+            note: components["schemas"]["ChangeNote"];
+            /** @description Null for the usual ones. */
+            words: null | string;
+        };
         /** @description An entry of a line's history. */
         ChangeView: {
             /** Format: uuid */
@@ -2093,6 +2115,10 @@ export interface components {
             undone: boolean;
             /** @description Why it cannot be taken back; null where it can. */
             againstUndoing: null | string;
+        };
+        /** @description What the coach says over the client's page; null goes back to the usual words. */
+        ChangeWordsForm: {
+            words: null | string;
         };
         /**
          * @description What the last check of a fixture came to.
@@ -8585,7 +8611,40 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChangeNote"];
+                    "application/json": components["schemas"]["ChangeNoteView"];
+                };
+            };
+        };
+    };
+    sayOverChangeNote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeWordsForm"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };

@@ -1,18 +1,37 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
+	import { api, ask, messageOf } from '$lib/api/client';
 
 	let { data } = $props();
 	let forClient = $state(true);
 	const note = $derived(data.note);
 	const changed = $derived(note.sessions.some((s) => s.lines.length > 0));
-	/** The coach's own words over the client's page, kept on this machine. */
-	const shelf = untrack(() => `note ${data.client.id}`);
 	const usual = untrack(
 		() =>
 			`Hello ${data.note.client}, your training goes on at home. What the gym has and your place has not is done another way; this page says what you do instead. The effort stays the same: the last repetitions of a set should be hard and clean. Anything that hurts, leave out and tell me.`
 	);
-	let words = $state(untrack(() => localStorage.getItem(shelf) ?? usual));
-	$effect(() => localStorage.setItem(shelf, words));
+	/** The coach's own words over the client's page. */
+	let words = $state(untrack(() => data.words ?? usual));
+	let trouble = $state('');
+
+	async function keep() {
+		try {
+			await ask(
+				api.PUT('/api/clients/{id}/change-note/words', {
+					params: { path: { id: data.client.id } },
+					body: { words: words === usual ? null : words }
+				})
+			);
+			trouble = '';
+		} catch (problem) {
+			trouble = messageOf(problem);
+		}
+	}
+
+	function backToUsual() {
+		words = usual;
+		return keep();
+	}
 </script>
 
 <svelte:head><title>What changed, {data.client.profile.name} - Ingegno</title></svelte:head>
@@ -52,7 +71,12 @@
 					maxlength="2000"
 					aria-label="Your words to {note.client}"
 					bind:value={words}
+					onchange={keep}
 				></textarea>
+				{#if words !== usual}<button class="no-print text-soft text-[12px] underline" onclick={backToUsual}
+						>Back to the usual words</button
+					>{/if}
+				{#if trouble}<p class="no-print text-accent" role="alert">{trouble}</p>{/if}
 				<p class="hidden leading-relaxed whitespace-pre-line print:block">{words}</p>
 			{/if}
 			{#each note.sessions as session, s (s)}

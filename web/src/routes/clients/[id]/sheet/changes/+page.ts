@@ -1,7 +1,5 @@
 import { api, ask } from '$lib/api/client';
 
 export async function load({ params }) {
-	return {
-		note: await ask(api.GET('/api/clients/{id}/change-note', { params: { path: { id: params.id } } }))
-	};
+	return await ask(api.GET('/api/clients/{id}/change-note', { params: { path: { id: params.id } } }));
 }
