@@ -211,6 +211,11 @@ public sealed class DemoDeskTests
         kinds.ShouldContain("missed");
         kinds.ShouldContain("earned");
         rows[0]!["proposals"]![0]!["kind"]!.GetValue<string>().ShouldBe("pain", "who hurts comes first");
+        foreach (var row in rows)
+        {
+            row!["proposals"]!.AsArray().Select(p => p!["sentence"]!.GetValue<string>()).ShouldBeUnique($"{row["name"]}: the coach has to tell them apart");
+        }
+
         var coach = await host.CoachAsync();
         // Who missed the last week was sent a step they have not trained yet.
         foreach (var row in rows.Where(r => r!["proposals"]!.AsArray().All(p => p!["kind"]!.GetValue<string>() != "missed")))

@@ -18,7 +18,7 @@ public static class Proposals
         var settled = about.Decisions.Where(d => !d.Undone && Holds(d, today)).SelectMany(d => d.About).ToHashSet();
         return
         [
-            .. Steps(lines)
+            .. Steps(about, lines)
                 .Concat(EasierWeek(about, lines, today))
                 .Concat(ToldTwice(about))
                 .Concat(Reports(about))
@@ -40,8 +40,10 @@ public static class Proposals
     /// <summary>"Later" is asked again the next day; yes and no hold for their subject.</summary>
     private static bool Holds(Decision decision, DateOnly today) => decision.Answer != Answer.Later || decision.On == today;
 
-    private static IEnumerable<Proposal> Steps(ImmutableArray<LineProgress> lines)
+    private static IEnumerable<Proposal> Steps(DeskCase about, ImmutableArray<LineProgress> lines)
     {
+        // The same exercise twice a week may have the same step twice: then the session says which.
+        var twice = lines.Where(l => l.Step is not null).GroupBy(l => (l.Place?.Id, l.Prescription.Name, l.Step!.Sentence)).Where(g => g.Count() > 1).SelectMany(g => g).ToHashSet();
         foreach (var line in lines.Where(l => l.Step is { IsTheSameAgain: false }))
         {
             var step = line.Step!;
@@ -49,7 +51,7 @@ public static class Proposals
             {
                 bool names = step.Sentence.Contains(line.Prescription.Name, StringComparison.OrdinalIgnoreCase);
                 yield return new(
-                    [LineSubject.Of(line)], kind, $"{At(line)}{(names ? "" : $"{line.Prescription.Name}: ")}{step.Sentence}", step.Arithmetic,
+                    [LineSubject.Of(line)], kind, $"{At(line)}{(twice.Contains(line) ? $"{line.Session}: " : "")}{(names ? "" : $"{line.Prescription.Name}: ")}{step.Sentence}", step.Arithmetic,
                     kind is ProposalKind.Pain or ProposalKind.UnsafeSetUp or ProposalKind.PainAgain ? "bench" : "log",
                     kind is ProposalKind.Pain or ProposalKind.PainAgain ? "Swap it" : kind is ProposalKind.UnsafeSetUp ? "Rebuild it" : step.Next is null ? null : "Take it");
             }
@@ -60,7 +62,7 @@ public static class Proposals
         {
             yield return new(
                 [.. ready.Select(LineSubject.Of)], ProposalKind.Ready,
-                ready.Length == 1 ? Told(ready[0]) : $"{ready.Length} lines go on: {string.Join(", ", ready.Select(l => Short(l)))}.",
+                ready.Length == 1 ? Told(ready[0]) : $"{ready.Length} lines go on: {string.Join(", ", ready.Select(l => Short(about, l)))}.",
                 [.. ready.Select(Told)], "log",
                 ready.Length == 1 ? "Take it" : $"Take all {ready.Length}");
         }
@@ -71,8 +73,9 @@ public static class Proposals
     /// <summary>Where, if not at the place in use.</summary>
     private static string At(LineProgress line) => line.Place is { } place ? $"At {place.Name}: " : "";
 
-    private static string Short(LineProgress line) =>
-        $"{PlainWords.InSentence(line.Prescription.Name)} {line.Step!.Next!.CountInWords}";
+    /// <summary>By the exercise alone: heights and holds stand behind "why".</summary>
+    private static string Short(DeskCase about, LineProgress line) =>
+        $"{PlainWords.InSentence(about.Rules.Catalogue.Find(line.Prescription.Exercise)?.Name ?? line.Prescription.Name)} {line.Step!.Next!.CountInWords}";
 
     private static ProposalKind? KindOf(Step step) => step.Kind switch
     {

@@ -54,6 +54,15 @@ public class EvidenceTests
     public void A_forecast_that_keeps_missing_is_told_with_the_likely_cause(int above, string cause) =>
         Waits(Digest.Nothing with { Misses = [new(Row.Id, 7, above)] }, Sets(2, 3)).Single(p => p.Kind == ProposalKind.Evidence).Sentence.ShouldContain(cause);
 
+    [Fact]
+    public void A_load_in_pounds_is_asked_about_and_one_that_was_asked_for_is_not()
+    {
+        Waits(Digest.Nothing, Sets(2, 3)).ShouldNotContain(p => p.Kind == ProposalKind.Evidence);
+        AskedSet[] slipped = [.. Sets(2, 3).Select(s => s with { Set = s.Set with { Load = Mass.FromKilograms(44.1) } })];
+        Waits(Digest.Nothing, slipped).Where(p => p.Kind == ProposalKind.Evidence).ShouldAllBe(p => p.Sentence.EndsWith("Were pounds meant?", StringComparison.Ordinal));
+        Waits(Digest.Nothing, slipped).ShouldContain(p => p.Kind == ProposalKind.Evidence);
+    }
+
     /// <summary>One set in five lies outside by chance: a log that follows the forecast names nothing.</summary>
     [Fact]
     public void A_log_as_forecast_leaves_nothing_open()

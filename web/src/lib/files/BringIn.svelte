@@ -81,6 +81,12 @@
 			>{busy ? 'Reading…' : 'Pick a file'}</button
 		>
 	</div>
+	{#if busy}
+		<progress
+			class="progress mt-2 block w-full"
+			aria-label={view ? 'Keeping the clients' : `Reading ${file?.name}`}
+		></progress>
+	{/if}
 	{#if trouble}<p class="text-accent mt-2" role="alert">{trouble}</p>{/if}
 	{#if view}
 		<div class="border-base-300 mt-2 border-t pt-2" role="status">

@@ -87,10 +87,16 @@
 				</details>
 			{/if}
 		{/if}
+		{#if busy}
+			<progress
+				class="progress mt-2 block w-full"
+				aria-label={view ? `Keeping ${view.sets} sets and learning from them` : `Reading ${file.name}`}
+			></progress>
+		{/if}
 		<div class="mt-3 flex gap-2">
 			{#if view && !view.kept && view.sets > 0}
 				<button class="btn btn-sm btn-neutral" disabled={busy} onclick={() => read(true)}
-					>{busy ? 'One moment…' : `Take ${view.sets} sets in`}</button
+					>{busy ? `Keeping ${view.sets} sets…` : `Take ${view.sets} sets in`}</button
 				>
 			{/if}
 			<button class="btn btn-sm" onclick={() => dialog.close()}>{view?.kept ? 'Done' : 'Leave it'}</button>
