@@ -76,6 +76,7 @@ try {
 	await picture('lab', at('Maren', 'bench'), async () => {
 		await page.locator('[data-line]').nth(0).click();
 		await page.getByRole('link', { name: 'Try this set in the lab' }).click();
+		await page.getByRole('heading', { name: 'Set lab' }).waitFor();
 		await page.getByRole('button', { name: 'effective reps' }).first().click();
 	});
 	await page.evaluate(() => localStorage.setItem('ingegno-theme', 'night'));
