@@ -154,6 +154,16 @@ public sealed partial class CaseFileApiTests
 
     private static async Task<int> ClientsAsync(HttpClient coach) => (await coach.GetFromJsonAsync<JsonNode>("/api/desk", Stop))!.AsArray().Count;
 
+    [Fact]
+    public async Task Words_over_the_note_of_changes_have_the_bound_of_the_page()
+    {
+        await using var host = new ClockedHost(Monday);
+        var coach = await host.CoachAsync(first: true);
+        var told = await BringAsync(coach, $$"""{"format":"ingegno-case","version":2,"client":{"name":"A"},"changeWords":"{{new string('a', 2001)}}"}""", keep: true);
+        told["kept"]!.GetValue<bool>().ShouldBeFalse();
+        told["problems"]!.AsArray().ShouldContain(p => p!["path"]!.GetValue<string>() == "changeWords", told.ToJsonString());
+    }
+
     private static Task<JsonNode> BringAsync(HttpClient coach, string text, bool keep) => BringAsync(coach, Encoding.Latin1.GetBytes(text), keep ? "?keep=true" : "");
 
     private static async Task<JsonNode> BringAsync(HttpClient coach, byte[] bytes, string query)

@@ -86,7 +86,7 @@ internal static class CleanWork
         }
 
         ImmutableArray<string> why = [$"{newest[0].On:d MMM}: {string.Join('/', newest.Select(Sides.Done))} with {load} where {about.AskedOf(newest).Load} was asked."];
-        if (newest.Any(s => UnitSlip.Of(s, about.AskedOf([s])) is not null))
+        if (newest.Any(s => UnitSlip.Is(s, about.AskedOf([s]))))
         {
             return new(
                 StepKind.Hold, $"The same again: {UnitSlip.Question(line.Name, newest[0].On, load, about.AskedOf(newest).Load)}",

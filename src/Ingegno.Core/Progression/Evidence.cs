@@ -54,12 +54,12 @@ internal static class Evidence
 
     private static IEnumerable<Proposal> OtherUnits(DeskCase about, DateOnly today) =>
         from set in about.Training.Asked
-        where set.Set.On >= today.AddDays(-Days) && set.As is not null && UnitSlip.Of(set.Set, set.As) is not null
+        where set.Set.On >= today.AddDays(-Days) && set.As is not null && UnitSlip.Is(set.Set, set.As)
         group set by (set.Set.Exercise, set.Set.On) into day
         let name = about.Rules.Catalogue.Find(day.Key.Exercise)?.Name ?? day.Key.Exercise
         select Said(
             EvidenceKind.OtherUnit, day.Key.On, UnitSlip.Question(name, day.Key.On, day.First().Set.Load, day.First().As!.Load),
-            "Correct it in the Log, or write that load into the plan where it was right: until then nothing is learned from it.", day.Key.Exercise);
+            "Nothing is learned from it: correct it in the Log, or, where it was right, write that load into the plan, which is learned from then on.", day.Key.Exercise);
 
     private static string WhyOf(ForecastMiss miss) => (2 * miss.Above).CompareTo(miss.Outside) switch
     {

@@ -16,7 +16,7 @@ public sealed record TrainedSet(SetLog Set, Prescription As)
 
     /// <summary>Logged in the wrong unit, as far as anybody can tell (<see cref="Progression.UnitSlip"/>).</summary>
     [JsonIgnore]
-    public bool IsUnitSlip => UnitSlip.Of(Set, As) is not null;
+    public bool IsUnitSlip => UnitSlip.Is(Set, As);
 
     /// <summary>Not ended by its count: the count tells how it felt, whatever is answered.</summary>
     internal bool IsByFeel => IsToFailure || Sides.Done(Set) != Asked;

@@ -12,7 +12,7 @@ public static class UnitSlip
     /// <summary>Figures are typed to the pound or half kilogram.</summary>
     private const double Rounding = 0.03;
 
-    private const double PoundsInAKilogram = 1 / 0.45359237, GramsInAKilogram = 1000;
+    private static readonly Mass Kilogram = Mass.FromKilograms(1);
 
     /// <summary>A set with more than twice or less than half the load is done for about the count asked only where the load was not what was written (common practice).</summary>
     private const double LeastOfTheCount = 0.6, MostOfTheCount = 1.5;
@@ -20,18 +20,17 @@ public static class UnitSlip
     /// <summary>A lighter load that was meant leaves more repetitions than this beyond the plan.</summary>
     private const double SpareOnALighter = 2;
 
-    /// <summary>What was meant: the load asked for, or null where nothing speaks for a slip.</summary>
-    public static Mass? Of(SetLog set, Prescription asked)
+    /// <summary>Whether the load asked for was meant; false where nothing speaks for a slip.</summary>
+    public static bool Is(SetLog set, Prescription asked)
     {
         if (asked.Load <= Mass.Zero || set.Load <= Mass.Zero || set.Exercise != asked.Exercise || asked.Counts.IsDefaultOrEmpty || !asked.Count.IsRepetitions())
         {
-            return null;
+            return false;
         }
 
         double times = set.Load.Kilograms / asked.Load.Kilograms, part = (double)Sides.Done(set) / asked.Counts[Math.Clamp(set.SetNumber, 1, asked.Counts.Length) - 1];
         return part is >= LeastOfTheCount and <= MostOfTheCount
-            && (IsNear(times, PoundsInAKilogram) || ((IsNear(times, 1 / PoundsInAKilogram) || IsNear(times, 1 / GramsInAKilogram)) && LeftAsAsked()))
-            ? asked.Load : null;
+            && (IsNear(times, Kilogram.Pounds) || ((IsNear(times, 1 / Kilogram.Pounds) || IsNear(times, 1.0 / Kilogram.Grams)) && LeftAsAsked()));
 
         bool LeftAsAsked() => set.Reserve is not { } left || left.Figure <= (asked.Reserve ?? 0) + SpareOnALighter;
 

@@ -175,6 +175,7 @@ internal sealed class CaseFiles(
             .. file.Block is { } block ? BlockProblems.Of(block).Select(p => p with { Path = "block." + p.Path }) : [],
             .. file.Log.SelectMany((s, i) => SetLogProblems.Of(s, $"log[{i}]", catalogue)),
             .. file.Plan is not null && file.PlaceIds.Length != file.Elsewhere.Length + 1 ? [new InputProblem("placeIds", "Name each place once, the home first.")] : Array.Empty<InputProblem>(),
+            .. file.ChangeWords?.Length > ChangeWords.Longest ? [new InputProblem("changeWords", $"Keep it under {ChangeWords.Longest} letters.")] : Array.Empty<InputProblem>(),
         ];
         return problems.Length > 0 || file.Plan is null ? problems : Works(file, rules);
     }
