@@ -25,7 +25,9 @@ internal static class ForecastTable
             foreach (var habit in Enum.GetValues<Habit>())
             {
                 var all = TrainedWeeks.Of(law, habit == Habit.Plain ? Clients : AwkwardClients, habit);
-                var near = all.Where(t => t.Shown is not null && t.Session >= TrainedWeeks.SixthSession && t.IsNearFailure).ToArray();
+                // Of a session turned round only the first shows what its place is worth: after it the new one is learned.
+                int newest = habit == Habit.Reordered ? TrainedWeeks.SixthSession : TrainedWeeks.Sessions;
+                var near = all.Where(t => t.Shown is not null && t.Session >= TrainedWeeks.SixthSession && t.Session <= newest && t.IsNearFailure).ToArray();
                 foreach (var kind in habit == Habit.Plain ? near.GroupBy(t => t.Kind).OrderBy(g => g.Key).ToArray() : [])
                 {
                     Row($"{law}, {habit}", Words(kind.Key), [.. kind]);

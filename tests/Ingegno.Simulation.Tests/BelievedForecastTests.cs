@@ -91,6 +91,20 @@ public class BelievedForecastTests
         WrongAtFirst(all).Average(IsPutRight).ShouldBeGreaterThan(putRight);
     }
 
+    /// <summary>
+    /// The place of a line in the session is learned as part of its strength: where the session is turned round, last line first, the ranges of that very day hold
+    /// all the same.
+    /// </summary>
+    [Theory]
+    [MemberData(nameof(Laws))]
+    public void A_session_turned_round_stays_within_its_ranges(FatigueLaw law)
+    {
+        var turned = Of(law, Habit.Reordered).Where(t => t.Shown is not null && t.Session == TrainedWeeks.SixthSession && t.IsNearFailure).ToArray();
+        turned.Length.ShouldBeGreaterThan(200);
+        turned.Average(Held).ShouldBeInRange(0.8, 0.92);
+        turned.Average(Missed).ShouldBeLessThan(1.7);
+    }
+
     /// <summary>Last sets of lines that did not sit at their effort in the first session, by session.</summary>
     private static TrainedOnce[][] WrongAtFirst(ImmutableArray<TrainedOnce> all) =>
         [.. all.Where(t => t.IsLast).GroupBy(t => (t.Client, t.Line)).Select(g => g.OrderBy(t => t.Session).ToArray()).Where(g => !g[0].Sits)];

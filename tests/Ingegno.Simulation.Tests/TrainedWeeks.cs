@@ -49,6 +49,9 @@ internal enum Habit
 
     /// <summary>Three percent stronger every week.</summary>
     Gaining,
+
+    /// <summary>From the sixth session on the last line comes first, and the first last.</summary>
+    Reordered,
 }
 
 /// <summary>
@@ -124,7 +127,7 @@ internal static class TrainedWeeks
             body.Wakes();
             var now = new DateTimeOffset(day.ToDateTime(new TimeOnly(17, 0)), TimeSpan.Zero);
             var today = new List<TrainedSet>();
-            foreach (var (line, set) in Order(plan))
+            foreach (var (line, set) in Order(plan, habit == Habit.Reordered && session >= SixthSession))
             {
                 var p = plan[line];
                 bool isLast = set == p.Counts.Length - 1, toLimit = limit == line && isLast;
@@ -132,7 +135,7 @@ internal static class TrainedWeeks
                     ? LimitAsk.Calibrates(p, catalogue[p.Exercise], knows)
                     : LimitAsk.CalibratesAgain(p, catalogue[p.Exercise], knows, known.For(catalogue[p.Exercise])));
                 double side = p.PerSide && set > 0 ? p.Counts[set] * p.Style.Lasts.Seconds : 0;
-                double rest = today.Count == 0 ? 0 : set == 0 && !(Lines[line].InSuperset && Lines[line - 1].InSuperset) ? Changeover : p.Rest.Seconds + side;
+                double rest = today.Count == 0 ? 0 : set == 0 && !(Lines[line].InSuperset && today[^1] is var before && Lines[before.Set.Line].InSuperset) ? Changeover : p.Rest.Seconds + side;
                 var did = body.Does(new Simulation.AskedSet(p.Exercise, p.Load, p.Counts[set], (int?)p.Reserve, Seconds(p, 0), Seconds(p, 1), Seconds(p, 2), Seconds(p, 3), Duration.FromSeconds(rest), toLimit, finds));
                 now += TimeSpan.FromSeconds(rest + (did.Repetitions * p.Style.Lasts.Seconds));
                 yield return new(
@@ -208,13 +211,14 @@ internal static class TrainedWeeks
         : (set, count) switch { (0, <= 15) => SetKind.First, (0, _) => SetKind.FirstOverFifteen, (_, <= 15) => SetKind.Later, _ => SetKind.LaterOverFifteen };
 
     /// <summary>Line after line, the superset in rounds.</summary>
-    private static IEnumerable<(int Line, int Set)> Order(Prescription[] plan) =>
-        Enumerable.Range(0, Lines.Length).Where(i => !Lines[i].InSuperset).SelectMany(i => Enumerable.Range(0, plan[i].Counts.Length).Select(s => (i, s)))
-            .Concat(
-                from round in Enumerable.Range(0, 10)
-                from line in Enumerable.Range(0, Lines.Length)
-                where Lines[line].InSuperset && round < plan[line].Counts.Length
-                select (line, round));
+    private static IEnumerable<(int Line, int Set)> Order(Prescription[] plan, bool turned) =>
+        InTurn(turned, Lines.Select((l, i) => (l.InSuperset, Line: i)).GroupBy(l => l.InSuperset ? Lines.Length : l.Line, l => l.Line)).SelectMany(lines =>
+            from round in Enumerable.Range(0, lines.Max(l => plan[l].Counts.Length))
+            from line in lines
+            where round < plan[line].Counts.Length
+            select (line, round));
+
+    private static IEnumerable<T> InTurn<T>(bool turned, IEnumerable<T> rounds) => turned ? rounds.Reverse() : rounds;
 
     /// <summary>The truth lies around the estimate as far as the estimate says it may.</summary>
     private static HiddenExercise Hidden(LineOf line, ClientProfile client, StrengthAnchors anchors, Random chance)

@@ -38,6 +38,9 @@ public sealed record Prescription
     /// </summary>
     public int OptionalSets { get; init; }
 
+    /// <summary>Sets it had before a lay-off took some away: they come back one a week. 0 where none was taken.</summary>
+    public int FullSets { get; init; }
+
     /// <summary>Upper end to climb to before the load goes up.</summary>
     public required int TopOfRange { get; init; }
 

@@ -1,4 +1,6 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Blocks;
+using Ingegno.Core.Effort;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
 
@@ -13,6 +15,9 @@ internal static class LayOff
     /// <summary>A tenth lighter after three weeks, a fifth after six.</summary>
     private const double Tenth = 0.10, Fifth = 0.20;
 
+    /// <summary>A session twice a week does not always fall on the same day of the week.</summary>
+    private const int AWeek = 6;
+
     /// <summary>Null where the last session is near enough, or nobody said what day it is.</summary>
     internal static Step? Of(LineCase about, SetLog[][] sessions)
     {
@@ -22,17 +27,49 @@ internal static class LayOff
             return null;
         }
 
-        ImmutableArray<string> why = [$"{days} days since {sessions[0][0].On:d MMM}: over {SameAgain} nothing is raised, over {Lighter} it is a tenth lighter, over {Return} a fifth and half the sets."];
+        ImmutableArray<string> why =
+        [
+            $"{days} days since {sessions[0][0].On:d MMM}: over {SameAgain} nothing is raised, over {Lighter} it is a tenth lighter and a set less, over {Return} a fifth and half the sets.",
+        ];
         if (days <= Lighter)
         {
             return new(StepKind.Hold, $"The same again: {days} days without it.", why, about.Line);
         }
 
-        double less = days > Return ? Fifth : Tenth;
-        string sets = days > Return ? "half the sets the first time, the rest week by week" : "a set less the first time";
-        return Down(about, less) is { } next
-            ? new(StepKind.Back, $"Back after {days / 7} weeks with {next.Load}, {next.CountInWords}; {sets}.", why, next)
-            : new(StepKind.Hold, $"Back after {days / 7} weeks with the same, stopping earlier; {sets}.", why, about.Line);
+        var (lighter, line) = (Down(about, days > Return ? Fifth : Tenth), about.Line);
+        int full = Math.Max(line.FullSets, line.Counts.Length - line.OptionalSets), sets = line.Form == SetForm.RestPause ? full : days > Return ? (full + 1) / 2 : Math.Max(1, full - 1);
+        var next = (lighter ?? line) with
+        {
+            Counts = line.Counts[..Math.Min(sets, line.Counts.Length)],
+            OptionalSets = 0,
+            FullSets = sets < full ? full : 0,
+        };
+        string load = lighter is { } down ? $"{down.Load}, {next.CountInWords}" : $"{next.CountInWords}, stopping earlier";
+        string rest = sets < full ? $"; a set more each week, up to {full}" : "";
+        return new(lighter is null && next == line ? StepKind.Hold : StepKind.Back, $"Back after {days / 7} weeks with {load}{rest}.", why, next);
+    }
+
+    /// <summary>
+    /// Sets that a lay-off took come back one a week, before anything else is raised: what was lost is the work, and the load went down for it
+    /// (common practice). Null where none is missing.
+    /// </summary>
+    internal static Step? SetsComeBack(LineCase about, SetLog[][] sessions)
+    {
+        var line = about.Line;
+        if (line.FullSets <= line.Counts.Length || about.Week != WeekKind.Full)
+        {
+            return null;
+        }
+
+        var since = sessions.TakeWhile(s => about.AskedOf(s).Counts.Length == line.Counts.Length).LastOrDefault()?[0].On ?? sessions[0][0].On;
+        ImmutableArray<string> why = [$"{line.FullSets} sets before the break, {line.Counts.Length} since {since:d MMM}: one comes back a week, and nothing else is raised until then."];
+        if (about.Today is { } today && today.DayNumber - since.DayNumber < AWeek)
+        {
+            return new(StepKind.Hold, $"The same again: the next set comes back a week after {since:d MMM}.", why, line);
+        }
+
+        var next = line with { Counts = line.Counts.Add(line.Counts[^1]), FullSets = line.Counts.Length + 1 < line.FullSets ? line.FullSets : 0 };
+        return new(StepKind.Set, $"A set comes back: {next.CountInWords}{(next.FullSets > 0 ? $", of {next.FullSets} before the break" : ", as before the break")}.", why, next);
     }
 
     /// <summary>The heaviest load at least so much lighter in what the muscles meet; null where there is none.</summary>

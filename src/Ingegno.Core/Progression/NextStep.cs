@@ -148,6 +148,7 @@ public static class NextStep
         (about, sessions) => LastSessions.NotAskedYet(about, sessions[0]),
         (about, _) => LastSessions.Sore(about),
         (about, _) => SchoolStep.Capped(about),
+        LayOff.SetsComeBack,
         (about, _) => about.Week == WeekKind.Full ? null : new Step(StepKind.Hold, "The same again: the week was a lighter one, and the full sets come first.", [], about.Line),
     ];
 

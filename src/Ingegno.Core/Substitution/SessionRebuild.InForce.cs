@@ -104,6 +104,7 @@ public sealed partial class SessionRebuild
         Counts = dose.Counts,
         TopOfRange = choice is { Load: null, Repetitions: null, Tempo: null, Partial: null, Pulses: null, Form: null } ? Math.Max(was.TopOfRange, dose.Counts.Max()) : dose.TopOfRange,
         OptionalSets = Math.Min(was.OptionalSets, dose.Counts.Length - 1),
+        FullSets = dose.Counts.Length == was.Counts.Length ? was.FullSets : 0,
         Load = dose.Load,
         Kit = dose.Kit,
         Hold = dose.Hold,

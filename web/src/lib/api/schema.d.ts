@@ -4842,6 +4842,11 @@ export interface components {
             optionalSets: number;
             /**
              * Format: int32
+             * @description Sets it had before a lay-off took some away: they come back one a week. 0 where none was taken.
+             */
+            fullSets: number;
+            /**
+             * Format: int32
              * @description Upper end to climb to before the load goes up.
              */
             topOfRange: number;
