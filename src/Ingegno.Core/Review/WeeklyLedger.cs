@@ -46,10 +46,11 @@ public sealed record WeeklyLedger(
         var (gymSets, homeSets) = (ByGroup(gym), ByGroup(home));
         var chosenFor = gym.SelectMany(l => MuscleGroups.CountsOf(l.Exercise.Muscles).Where(c => c.Value >= MuscleGroups.PrimeMover))
             .Select(c => c.Key).ToHashSet();
+        IReadOnlyDictionary<MuscleGroup, double>[] homeByDay = [.. week.Select(s => ByGroup(s.Home))];
         return new(
             [.. Enum.GetValues<MuscleGroup>()
                 .Select(g => Row(g, gymSets.GetValueOrDefault(g), homeSets.GetValueOrDefault(g), chosenFor.Contains(g), client, marks, today)
-                    with { DaysApart = DaysApart(week, g, client) })
+                    with { DaysApart = DaysApart(homeByDay, g, client) })
                 .Where(r => r.Gym > 0 || r.Home > 0)],
             [.. Enum.GetValues<Pattern>().Select(p => Row(p, gym, home)).Where(r => r.Gym > 0 || r.Home > 0)],
             [
@@ -66,11 +67,11 @@ public sealed record WeeklyLedger(
             .ToDictionary(g => g.Key, g => g.Sum(c => c.Sets));
 
     /// <summary>A session trains a muscle from one set that counts.</summary>
-    private static int? DaysApart(IReadOnlyList<TrainedSession> week, MuscleGroup group, ClientProfile client)
+    private static int? DaysApart(IReadOnlyDictionary<MuscleGroup, double>[] home, MuscleGroup group, ClientProfile client)
     {
         int[] days = [.. client.Days.Distinct().Select(d => ((int)d + 6) % 7).Order()];
-        int[] trained = days.Length < week.Count ? [] :
-            [.. Enumerable.Range(0, week.Count).Where(i => ByGroup(week[i].Home).GetValueOrDefault(group) >= 1).Select(i => days[i])];
+        int[] trained = days.Length < home.Length ? [] :
+            [.. Enumerable.Range(0, home.Length).Where(i => home[i].GetValueOrDefault(group) >= 1).Select(i => days[i])];
         return trained.Length == 0 ? null : trained.Select((day, i) => i + 1 < trained.Length ? trained[i + 1] - day : trained[0] + 7 - day).Max();
     }
 

@@ -63,9 +63,13 @@ public sealed partial class SessionRebuild
             line.Chosen is { } chosen ? NeedsOf(chosen.Prescription) : null))]);
         for (int i = 0; i < lines.Count; i++)
         {
-            lines[i] = lines[i] with { Group = groups[i].Group, Moved = groups[i].Why ?? lines[i].Moved };
+            lines[i] = Grouped(lines[i], groups[i].Group, groups[i].Why ?? lines[i].Moved);
         }
     }
+
+    /// <summary>The very same line where that is its group already.</summary>
+    private static RebuiltLine Grouped(RebuiltLine line, string? group, string? moved) =>
+        line.Group == group && line.Moved == moved ? line : line with { Group = group, Moved = moved };
 
     private SetUpNeeds NeedsOf(Prescription given) => SetUpNeeds.Of(given, _catalogue[given.Exercise], _home);
 

@@ -23,6 +23,9 @@ public sealed partial class SessionRebuild
     /// <summary>Classes by which a written exercise that loads a sore joint falls behind.</summary>
     private const double SparedFirst = 2;
 
+    /// <summary>A line is asked for alone, with its partners and as part of its blocks; some nudges of it are kept beside.</summary>
+    private const int AskedALine = 3, SpareLines = 20;
+
     private const int MostAlternatives = 9, MostRefused = 24;
 
     private readonly ClientProfile _client;
@@ -37,7 +40,8 @@ public sealed partial class SessionRebuild
     private readonly Practice _practice;
     private readonly IReadOnlyDictionary<int, StandingLine> _standing;
     private readonly ConditionalWeakTable<WrittenLine, ReadIntent> _intents = [];
-    private readonly Dictionary<(WrittenSession Session, int Line, LineChoice? Choice, string? Keep, string Used, string? Partners), RebuiltLine> _known = [], _fresh = [];
+    private readonly RecentlyKnown<(WrittenSession Session, int Line, LineChoice? Choice, string? Keep, string Used, string? Partners), RebuiltLine> _known, _fresh;
+    private readonly ConditionalWeakTable<WrittenSession, RebuiltWhole> _wholes = [];
     private readonly Lazy<ImmutableArray<(Purchase Thing, SubstituteSearch Search)>> _withPurchases;
     private readonly ImmutableArray<(Purchase Thing, Lazy<SubstituteSearch> Search)> _purchasesAlone;
 
@@ -50,6 +54,8 @@ public sealed partial class SessionRebuild
         Practice? practice = null, IReadOnlyDictionary<int, StandingLine>? standing = null)
     {
         rules = rules.For(client);
+        int lines = programme.Sessions.Sum(s => s.Lines.Length);
+        (_known, _fresh) = (new((AskedALine * lines) + SpareLines), new(lines + SpareLines));
         _standing = standing ?? FrozenDictionary<int, StandingLine>.Empty;
         (_client, _catalogue, _rules, _choices) = (client, catalogue, rules, new Choices(programme));
         _anchors = WrittenAnchors.Of(client, catalogue, rules, programme, today);
@@ -95,11 +101,8 @@ public sealed partial class SessionRebuild
         {
             if (HomePartners(lines, i) is { } partners)
             {
-                lines[i] = Line(CaseOf(i) with { HomePartners = partners, Keep = lines[i].Chosen!.Prescription.Exercise }, [.. used.Select(u => u.Exercise)]) with
-                {
-                    Group = lines[i].Group,
-                    Moved = lines[i].Moved,
-                };
+                lines[i] = Grouped(
+                    Line(CaseOf(i) with { HomePartners = partners, Keep = lines[i].Chosen!.Prescription.Exercise }, [.. used.Select(u => u.Exercise)]), lines[i].Group, lines[i].Moved);
                 // Where the partners leave too little for it, another exercise comes in: no further line may take that too.
                 used.AddRange(lines[i].Prescriptions().Select(p => (session.Lines[i].Exercise, p.Exercise)));
             }
@@ -147,8 +150,22 @@ public sealed partial class SessionRebuild
                     exercise,
                     IntentReading.Read(other, exercise, _client, _anchors.For(exercise), _rules, Supersets.Partners(other, session))));
 
-    /// <summary>What only the whole session tells: order, length, lay-out, warm-up, mobility work and cool-down.</summary>
+    /// <param name="Lines">It was made of.</param>
+    private sealed record RebuiltWhole(ImmutableArray<RebuiltLine> Lines, RebuiltSession Session);
+
+    /// <summary>A session none of whose lines is another than last time is the very same.</summary>
     private RebuiltSession Whole(WrittenSession session, ImmutableArray<RebuiltLine> lines)
+    {
+        if (!_wholes.TryGetValue(session, out var last) || !last.Lines.Zip(lines).All(line => ReferenceEquals(line.First, line.Second)))
+        {
+            _wholes.AddOrUpdate(session, last = new(lines, WholeAnew(session, lines)));
+        }
+
+        return last.Session;
+    }
+
+    /// <summary>What only the whole session tells: order, length, lay-out, warm-up, mobility work and cool-down.</summary>
+    private RebuiltSession WholeAnew(WrittenSession session, ImmutableArray<RebuiltLine> lines)
     {
         Exercise?[] written = [.. lines.Select(l => l.Written.Exercise is { } id ? _catalogue.Find(id) : null)];
         var mobility = MobilityWork.For(written, _client, _drills);
@@ -209,13 +226,7 @@ public sealed partial class SessionRebuild
             return LineAnew(about, used);
         }
 
-        var key = KeyOf(about, used);
-        if (!_known.TryGetValue(key, out var line))
-        {
-            _known[key] = line = LineAnew(about, used);
-        }
-
-        return line;
+        return _known.Of(KeyOf(about, used), () => LineAnew(about, used));
     }
 
     private RebuiltLine LineAnew(LineCase about, HashSet<string> used)
@@ -296,13 +307,7 @@ public sealed partial class SessionRebuild
             return Fresh(about, used, written, role, intent);
         }
 
-        var key = KeyOf(about, used);
-        if (!_fresh.TryGetValue(key, out var line))
-        {
-            _fresh[key] = line = Fresh(about, used, written, role, intent);
-        }
-
-        return line;
+        return _fresh.Of(KeyOf(about, used), () => Fresh(about, used, written, role, intent));
     }
 
     private static (WrittenSession, int, LineChoice?, string?, string, string?) KeyOf(LineCase about, HashSet<string> used) =>

@@ -44,17 +44,7 @@ public sealed record GoneLine(int Line, string Written, string Name);
 /// <param name="Gone">What saving takes out of the plan; the logs are kept.</param>
 public sealed record BenchView(
     ImmutableArray<RebuiltSession> Sessions, ImmutableArray<TextProblem> Problems, bool AllGuessed, Reviewed Review,
-    ImmutableArray<LineInForce> InForce, ImmutableArray<GoneLine> Gone)
-{
-    /// <summary>
-    /// As a page is told it: every load and every curve of all that might be done instead would be nine tenths of the answer, and nobody looks
-    /// at them. What goes on computing with a week takes the whole.
-    /// </summary>
-    internal BenchView InShort => this with
-    {
-        Sessions = [.. Sessions.Select(s => s with { Lines = [.. s.Lines.Select(l => l with { Alternatives = [.. l.Alternatives.Select(a => a.InShort)] })] })],
-    };
-}
+    ImmutableArray<LineInForce> InForce, ImmutableArray<GoneLine> Gone);
 
 /// <summary>A saved plan with the version it was read at.</summary>
 /// <param name="Stopped">Lines that may not be trained as saved, each with its reason: pain, or a set-up that does not stand any more.</param>
@@ -80,7 +70,7 @@ internal static class BenchEndpoints
         api.MapPut("/clients/{id}/plan", SaveAsync).WithName("savePlan");
     }
 
-    private static async Task<Results<Ok<BenchView>, ValidationProblem, ProblemHttpResult>> RebuildAsync(
+    private static async Task<Results<ToldBench, ValidationProblem, ProblemHttpResult>> RebuildAsync(
         string id, BenchForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans, RebuildsAtHand rebuilds, TimeProvider clock, string? place = null)
     {
         if (await cases.FindAsync(user.CoachId(), id, place) is not { } about)
@@ -91,7 +81,7 @@ internal static class BenchEndpoints
         InputProblem[] problems = [.. Problems(form.Block)];
         return problems.Length > 0
             ? Answers.Invalid(problems)
-            : TypedResults.Ok(Rebuild(form, await PlanAsync(user, plans, about), about, rebuilds, about.Today(clock)).InShort);
+            : new ToldBench(Rebuild(form, await PlanAsync(user, plans, about), about, rebuilds, about.Today(clock)));
     }
 
     /// <summary>What passing each fixture that waits for its check would open in the programme on the bench.</summary>

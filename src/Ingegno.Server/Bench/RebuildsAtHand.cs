@@ -18,17 +18,12 @@ internal sealed class RebuildsAtHand : IDisposable
     /// <summary>Weeks kept at once, and for how long after the last look.</summary>
     private const int MostAtHand = 48, MinutesAtHand = 20;
 
-    /// <summary>Every nudge leaves a line behind; after so many all starts anew.</summary>
-    private const int MostUses = 150;
-
     private readonly MemoryCache _atHand = new(new MemoryCacheOptions { SizeLimit = MostAtHand });
 
     /// <param name="Of">All it was worked out from.</param>
     private sealed record AtHand(string Of, ReadProgramme Before, ReadProgramme Read, SessionRebuild Rebuild)
     {
         internal Lock Gate { get; } = new();
-
-        internal int Uses { get; set; }
     }
 
     public void Dispose() => _atHand.Dispose();
@@ -38,7 +33,7 @@ internal sealed class RebuildsAtHand : IDisposable
     {
         string text = draft.Seen is { } seen && draft.Text == seen.Text ? plan.Value.Text : draft.Text;
         string of = string.Create(CultureInfo.InvariantCulture, $"{plan.Version} {about.Stamp} {today:O} {text}");
-        if (_atHand.Get<AtHand>(about.Place.Id) is not { } known || known.Of != of || known.Uses >= MostUses)
+        if (_atHand.Get<AtHand>(about.Place.Id) is not { } known || known.Of != of)
         {
             var read = ProgrammeReading.Read(text, about.Practice, about.Profile.Unit);
             var before = text == plan.Value.Text ? read : ProgrammeReading.Read(plan.Value.Text, about.Practice, about.Profile.Unit);
@@ -50,7 +45,6 @@ internal sealed class RebuildsAtHand : IDisposable
 
         lock (known.Gate)
         {
-            known.Uses++;
             return work(new(known.Read, known.Rebuild, Edit(known.Before, known.Read)));
         }
 

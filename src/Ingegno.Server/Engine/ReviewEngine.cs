@@ -38,14 +38,14 @@ public sealed record ReviewForm(
 /// <summary>Whole weeks without anything stored.</summary>
 internal static class ReviewEngine
 {
-    internal static Results<Ok<BenchView>, ValidationProblem> Rebuild(CaseForm form, TimeProvider clock)
+    internal static Results<ToldBench, ValidationProblem> Rebuild(CaseForm form, TimeProvider clock)
     {
         var practice = By(form.Rules, form.Marks);
         List<InputProblem> problems = Problems(form.Client, form.Home, form.Programme, practice, form.Block);
         return problems.Count > 0
             ? Answers.Invalid(problems)
-            : TypedResults.Ok(BenchEndpoints.Rebuild(
-                form.Programme, form.Choices ?? [], form.Client, form.Home, practice, form.On ?? Today.ByThe(clock), block: form.Block).InShort);
+            : new ToldBench(BenchEndpoints.Rebuild(
+                form.Programme, form.Choices ?? [], form.Client, form.Home, practice, form.On ?? Today.ByThe(clock), block: form.Block));
     }
 
     internal static Results<Ok<Reviewed>, ValidationProblem> Review(ReviewForm form, TimeProvider clock)
