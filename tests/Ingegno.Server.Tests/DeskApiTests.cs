@@ -1,3 +1,4 @@
+using System.IO.Compression;
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
@@ -10,6 +11,25 @@ public sealed class DeskApiTests(ServerHost host) : IClassFixture<ServerHost>
     private static CancellationToken Stop => TestContext.Current.CancellationToken;
 
     private static readonly string[] TrainedOn = ["2026-11-16", "2026-11-18", "2026-11-20"];
+
+    /// <summary>Packed for who takes it packed, and the same within.</summary>
+    [Fact]
+    public async Task The_desk_is_sent_packed_to_who_says_so_and_plain_to_others()
+    {
+        var coach = await host.CoachAsync();
+        string plain = await coach.GetStringAsync("/api/desk", Stop);
+        foreach (var (accepts, isPacked) in new[] { ("gzip, deflate, br", true), ("br", false), ("gzip;q=0", false) })
+        {
+            var ask = new HttpRequestMessage(HttpMethod.Get, "/api/desk");
+            ask.Headers.TryAddWithoutValidation("Accept-Encoding", accepts);
+            var answer = await coach.SendAsync(ask, Stop);
+            answer.Headers.Vary.ShouldBe(["Accept-Encoding"]);
+            answer.Content.Headers.ContentEncoding.Contains("gzip").ShouldBe(isPacked, accepts);
+            var body = await answer.Content.ReadAsStreamAsync(Stop);
+            using var read = new StreamReader(isPacked ? new GZipStream(body, CompressionMode.Decompress) : body);
+            (await read.ReadToEndAsync(Stop)).ShouldBe(plain, accepts);
+        }
+    }
 
     [Fact]
     public async Task Most_lines_going_down_ask_for_an_easier_week_that_reaches_the_phone_and_comes_back_with_undo()

@@ -26,7 +26,7 @@ internal static class DeskEndpoints
 {
     internal static void MapDesk(this RouteGroupBuilder api)
     {
-        api.MapGet("/desk", AllAsync).Produces<DeskRow[]>().WithName("getDesk");
+        api.MapGet("/desk", AllAsync).WithName("getDesk");
         api.MapGet("/clients/{id}/desk", FindAsync).WithName("getDeskRow");
         api.MapPost("/clients/{id}/decisions", AnswerAsync).WithName("answer");
         api.MapGet("/clients/{id}/decisions", RecordAsync).WithName("getDecisions");
@@ -37,8 +37,7 @@ internal static class DeskEndpoints
         api.MapDelete("/clients/{id}/reports/{report}/photo", RemovePhotoAsync).WithName("deleteReportPhoto");
     }
 
-    private static async Task<FileContentHttpResult> AllAsync(ClaimsPrincipal user, DeskRows rows) =>
-        TypedResults.Bytes(await rows.AllJsonAsync(user.CoachId()), "application/json");
+    private static Task<ToldDesk> AllAsync(ClaimsPrincipal user, DeskRows rows) => rows.ToldAsync(user.CoachId());
 
     private static async Task<Results<Ok<DeskRow>, ProblemHttpResult>> FindAsync(string id, ClaimsPrincipal user, DeskRows rows) =>
         await rows.FindAsync(user.CoachId(), id) is { } row ? TypedResults.Ok(row) : Answers.Missing("client");

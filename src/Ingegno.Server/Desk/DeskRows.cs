@@ -1,11 +1,9 @@
 using System.Collections.Concurrent;
 using System.Collections.Immutable;
-using System.Text.Json;
 using Ingegno.Core.Blocks;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Progression;
-using Ingegno.Core.Quantities;
 using Ingegno.Core.Substitution;
 using Ingegno.Server.Clients;
 using Ingegno.Server.Log;
@@ -51,20 +49,20 @@ internal sealed class DeskRows(
 
     private readonly ConcurrentDictionary<string, (string Stamp, DeskRow Row)> _known = new(StringComparer.Ordinal);
 
-    private readonly ConcurrentDictionary<string, (string Stamp, byte[] Json)> _told = new(StringComparer.Ordinal);
+    private readonly ConcurrentDictionary<string, (string Stamp, ToldDesk Told)> _told = new(StringComparer.Ordinal);
 
-    /// <summary>All rows as UTF-8 JSON, kept as they are sent while nothing at all was written and no day can have begun anywhere.</summary>
-    internal async Task<byte[]> AllJsonAsync(string coach)
+    /// <summary>All rows, kept as they are sent while nothing at all was written and no day can have begun anywhere.</summary>
+    internal async Task<ToldDesk> ToldAsync(string coach)
     {
         string stamp = $"{database.Writings} {clock.GetUtcNow().UtcTicks / DaysBegin.Ticks}";
         if (_told.TryGetValue(coach, out var told) && told.Stamp == stamp)
         {
-            return told.Json;
+            return told.Told;
         }
 
-        byte[] json = JsonSerializer.SerializeToUtf8Bytes(await AllAsync(coach), TradeJson.Options);
-        _told[coach] = (stamp, json);
-        return json;
+        var anew = new ToldDesk(await AllAsync(coach));
+        _told[coach] = (stamp, anew);
+        return anew;
     }
 
     /// <summary>Ranked by the worst decision that waits, then by name.</summary>
