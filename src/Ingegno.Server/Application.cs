@@ -65,6 +65,7 @@ internal static class Application
         builder.Services.AddSignIn();
         builder.Services.ConfigureHttpJsonOptions(o => TradeJson.Apply(o.SerializerOptions));
         builder.Services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
+        builder.Services.AddLongestWork(settings.LongestWork);
         builder.Services.AddProblemDetails();
         builder.Services.AddExceptionHandler<PlainErrors>();
         builder.Services.AddOpenApi(o => o
@@ -107,6 +108,7 @@ internal static class Application
         app.UseAuthentication();
         app.UseAuthorization();
         app.UseRateLimiter();
+        app.UseRequestTimeouts();
 
         var api = app.MapGroup("/api");
         api.MapAccounts();

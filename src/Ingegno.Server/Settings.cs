@@ -25,10 +25,15 @@ internal enum DemoKind
 /// <param name="Proxies">Whose word on the client's address and on TLS is taken; nobody else's is.</param>
 /// <param name="ChecksFile">Read the whole database through at the start, and do not start on one that is damaged.</param>
 /// <param name="Collector">Where metrics and traces are sent; null for nowhere.</param>
+/// <param name="LongestWork">Until whatever is worked out for an answer is given up.</param>
 internal sealed record Settings(
-    string DataFolder, DemoKind Demo, TimeProvider Clock, string PublicUrl, bool ChecksFile, ImmutableArray<IPAddress> Proxies, Uri? Collector)
+    string DataFolder, DemoKind Demo, TimeProvider Clock, string PublicUrl, bool ChecksFile, ImmutableArray<IPAddress> Proxies, Uri? Collector, TimeSpan LongestWork)
 {
     private const string CollectorVariable = "OTEL_EXPORTER_OTLP_ENDPOINT";
+
+    private const string LongestVariable = "INGEGNO_LONGEST_WORK";
+
+    private const double UsualLongest = 5, MostSeconds = 600;
 
     internal string DatabaseFile => Path.Combine(DataFolder, "ingegno.db");
 
@@ -41,7 +46,8 @@ internal sealed record Settings(
     /// out), INGEGNO_NOW (an ISO 8601
     /// instant the clock starts at, for tests), INGEGNO_PUBLIC_URL (what links begin with), INGEGNO_CHECK_FILE (1 reads the database through
     /// before it is used), INGEGNO_PROXIES (addresses of the reverse proxies in front, parted by commas), PORT (in links where no public
-    /// address is given), OTEL_EXPORTER_OTLP_ENDPOINT (where metrics and traces go, with the other variables OpenTelemetry knows).
+    /// address is given), OTEL_EXPORTER_OTLP_ENDPOINT (where metrics and traces go, with the other variables OpenTelemetry knows),
+    /// INGEGNO_LONGEST_WORK (seconds until an answer is given up, default 5: more on a slow machine).
     /// </summary>
     /// <exception cref="SettingsError">One of them cannot be meant.</exception>
     internal static Settings From(IConfiguration configuration) => new(
@@ -59,7 +65,8 @@ internal sealed record Settings(
         Address(configuration["INGEGNO_PUBLIC_URL"], configuration["PORT"]),
         configuration["INGEGNO_CHECK_FILE"] == "1",
         [.. (configuration["INGEGNO_PROXIES"] ?? "").Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(Proxy)],
-        CollectorAt(configuration[CollectorVariable]));
+        CollectorAt(configuration[CollectorVariable]),
+        Seconds(configuration[LongestVariable]));
 
     private static string Address(string? given, string? port)
     {
@@ -74,6 +81,11 @@ internal sealed record Settings(
             ? given.TrimEnd('/')
             : throw new SettingsError($"INGEGNO_PUBLIC_URL is \"{given}\", which no link can begin with: give an address such as https://coach.example.");
     }
+
+    private static TimeSpan Seconds(string? given) =>
+        given is not { Length: > 0 } ? TimeSpan.FromSeconds(UsualLongest)
+        : double.TryParse(given, CultureInfo.InvariantCulture, out double seconds) && seconds is > 0 and <= MostSeconds ? TimeSpan.FromSeconds(seconds)
+        : throw new SettingsError($"{LongestVariable} is \"{given}\": give seconds, over 0 and up to {MostSeconds}, or leave it out.");
 
     private static Uri? CollectorAt(string? given) =>
         given is not { Length: > 0 } ? null

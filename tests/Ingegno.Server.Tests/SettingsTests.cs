@@ -13,6 +13,8 @@ public class SettingsTests
     [InlineData("PORT", "http", "\"http\", which is no port")]
     [InlineData("PORT", "70000", "\"70000\", which is no port")]
     [InlineData("OTEL_EXPORTER_OTLP_ENDPOINT", "collector", "\"collector\", which nothing can be sent to: give an address such as http://")]
+    [InlineData("INGEGNO_LONGEST_WORK", "0", "\"0\": give seconds, over 0 and up to 600")]
+    [InlineData("INGEGNO_LONGEST_WORK", "soon", "\"soon\": give seconds")]
     [InlineData("INGEGNO_DEMO", "yes", "\"yes\": give 1, members or 0")]
     public void What_cannot_be_meant_is_named_with_what_to_give(string name, string value, string told)
     {

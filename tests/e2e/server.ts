@@ -33,6 +33,7 @@ export class Server {
 				INGEGNO_DATA: data,
 				INGEGNO_DEMO: DEMO[demo],
 				INGEGNO_NOW: '2026-11-23T09:00:00Z',
+				INGEGNO_LONGEST_WORK: '120',
 				ASPNETCORE_WEBROOT: PAGES
 			}
 		});

@@ -78,13 +78,20 @@ public sealed partial class SessionRebuild
     public bool AllGuessed => _anchors.AllGuessed;
 
     /// <param name="asked">Catalogue ids that every line answers for, however far down the list they come.</param>
-    public RebuiltSession Rebuild(WrittenSession session, IReadOnlyList<LineChoice> choices, IReadOnlySet<string>? asked = null)
+    public RebuiltSession Rebuild(WrittenSession session, IReadOnlyList<LineChoice> choices, IReadOnlySet<string>? asked = null) =>
+        RebuildUntil(session, choices, asked, CancellationToken.None);
+
+    /// <inheritdoc cref="Rebuild"/>
+    /// <param name="stop">Looked at before every line; what was worked out by then is kept.</param>
+    /// <exception cref="OperationCanceledException">Nobody waits for it any more.</exception>
+    public RebuiltSession RebuildUntil(WrittenSession session, IReadOnlyList<LineChoice> choices, IReadOnlySet<string>? asked, CancellationToken stop)
     {
         asked ??= FrozenSet<string>.Empty;
         var used = new List<(string? Written, string Exercise)>();
         var lines = ImmutableArray.CreateBuilder<RebuiltLine>();
         for (int i = 0; i < session.Lines.Length; i++)
         {
+            stop.ThrowIfCancellationRequested();
             var taken = Taken(session, choices, i, used);
             var about = CaseOf(i);
             var rebuilt = Line(about, taken);
@@ -99,6 +106,7 @@ public sealed partial class SessionRebuild
         Regroup(lines, [.. Enumerable.Range(0, lines.Count).Select(i => CaseOf(i).Choice)]);
         for (int i = 0; i < lines.Count; i++)
         {
+            stop.ThrowIfCancellationRequested();
             if (HomePartners(lines, i) is { } partners)
             {
                 lines[i] = Grouped(

@@ -64,14 +64,14 @@ internal static class BenchEndpoints
 
     internal static void MapBench(this RouteGroupBuilder api)
     {
-        api.MapPost("/clients/{id}/bench", RebuildAsync).WithName("rebuild");
-        api.MapPost("/clients/{id}/waiting-checks", WaitingAsync).WithName("listWaitingChecks");
+        api.MapPost("/clients/{id}/bench", RebuildAsync).WithName("rebuild").StopsInTime();
+        api.MapPost("/clients/{id}/waiting-checks", WaitingAsync).WithName("listWaitingChecks").StopsInTime();
         api.MapGet("/clients/{id}/plan", FindAsync).WithName("getPlan");
         api.MapPut("/clients/{id}/plan", SaveAsync).WithName("savePlan");
     }
 
     private static async Task<Results<ToldBench, ValidationProblem, ProblemHttpResult>> RebuildAsync(
-        string id, BenchForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans, RebuildsAtHand rebuilds, TimeProvider clock, string? place = null)
+        string id, BenchForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans, RebuildsAtHand rebuilds, TimeProvider clock, CancellationToken stop, string? place = null)
     {
         if (await cases.FindAsync(user.CoachId(), id, place) is not { } about)
         {
@@ -81,12 +81,12 @@ internal static class BenchEndpoints
         InputProblem[] problems = [.. Problems(form.Block)];
         return problems.Length > 0
             ? Answers.Invalid(problems)
-            : new ToldBench(Rebuild(form, await PlanAsync(user, plans, about), about, rebuilds, about.Today(clock)));
+            : new ToldBench(Rebuild(form, await PlanAsync(user, plans, about), about, rebuilds, about.Today(clock), stop));
     }
 
     /// <summary>What passing each fixture that waits for its check would open in the programme on the bench.</summary>
     private static async Task<Results<Ok<ImmutableArray<WaitingCheck>>, ValidationProblem, ProblemHttpResult>> WaitingAsync(
-        string id, BenchForm form, ClaimsPrincipal user, Cases cases, TimeProvider clock)
+        string id, BenchForm form, ClaimsPrincipal user, Cases cases, TimeProvider clock, CancellationToken stop)
     {
         if (await cases.FindAsync(user.CoachId(), id) is not { } about)
         {
@@ -100,7 +100,7 @@ internal static class BenchEndpoints
         RebuiltSession[] Rebuilt(Home home)
         {
             var rebuild = new SessionRebuild(about.Profile, home, about.Rules.Catalogue, about.Rules, today, read.Programme, about.Practice);
-            return [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, form.Choices))];
+            return [.. read.Programme.Sessions.Select(s => rebuild.RebuildUntil(s, form.Choices, null, stop))];
         }
     }
 
@@ -173,17 +173,17 @@ internal static class BenchEndpoints
     }
 
     /// <summary>While it is worked on: what did not change since the last question is not worked out again.</summary>
-    internal static BenchView Rebuild(BenchForm form, Versioned<Plan> plan, Case about, RebuildsAtHand rebuilds, DateOnly today) =>
+    internal static BenchView Rebuild(BenchForm form, Versioned<Plan> plan, Case about, RebuildsAtHand rebuilds, DateOnly today, CancellationToken stop) =>
         rebuilds.With(form.Draft, plan, about, today, at => View(
-            at.Read, [.. at.Sessions(about.Place.Id, form.Ask?.Take(MostAsked).ToHashSet())], at.Rebuild.AllGuessed, about.Profile, about.Practice, today, form.Block, at.Edit));
+            at.Read, [.. at.Sessions(about.Place.Id, stop, form.Ask?.Take(MostAsked).ToHashSet())], at.Rebuild.AllGuessed, about.Profile, about.Practice, today, form.Block, at.Edit));
 
     /// <summary>A programme rebuilt for whoever is named, with no plan behind it.</summary>
     internal static BenchView Rebuild(
-        string text, ImmutableArray<LineChoice> choices, ClientProfile client, Home home, Practice practice, DateOnly today, Block? block = null)
+        string text, ImmutableArray<LineChoice> choices, ClientProfile client, Home home, Practice practice, DateOnly today, CancellationToken stop, Block? block = null)
     {
         var read = ProgrammeReading.Read(text, practice, client.Unit);
         var rebuild = new SessionRebuild(client, home, practice.Rules.Catalogue, practice.Rules, today, read.Programme, practice);
-        return View(read, [.. read.Programme.Sessions.Select(s => rebuild.Rebuild(s, choices))], rebuild.AllGuessed, client, practice, today, block, null);
+        return View(read, [.. read.Programme.Sessions.Select(s => rebuild.RebuildUntil(s, choices, null, stop))], rebuild.AllGuessed, client, practice, today, block, null);
     }
 
     private static BenchView View(

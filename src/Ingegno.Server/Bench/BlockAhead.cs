@@ -18,14 +18,14 @@ internal sealed class BlockAhead(Storage.Plans plans, Trainings trainings, Rebui
             ? await WithAsync(coach, about, plan, new(plan.Value.Text, plan.Value.Choices, block), block, today)
             : new([], []);
 
-    internal async Task<BlockView> WithAsync(string coach, Case about, Versioned<Plan> plan, BenchDraft draft, Block block, DateOnly today)
+    internal async Task<BlockView> WithAsync(string coach, Case about, Versioned<Plan> plan, BenchDraft draft, Block block, DateOnly today, CancellationToken stop = default)
     {
         var changes = await plans.ChangesAsync(coach, about.Client.Id);
         var waiting = PlanProgress.For(about.Profile, about.Home, about.Rules, plan.Value, await trainings.OfClientAsync(coach, about.Client.Id, today, about.Rules.Catalogue), today)
             .Where(l => l.Step is { Next: not null, IsTheSameAgain: false }).ToLookup(l => l.Line, l => l.Step!);
         return rebuilds.With(draft, plan, about, today, at =>
         {
-            var sessions = at.Sessions(about.Place.Id);
+            var sessions = at.Sessions(about.Place.Id, stop);
             var weeks = BlockCalendar.Of(block, about.Profile, sessions.Length);
             return new BlockView(weeks, BlockTargets.Of(
                 sessions, block, weeks, about.Profile, new PreparedHome(about.Home, today), about.Rules.Catalogue, at.Rebuild.Anchors, about.Rules,

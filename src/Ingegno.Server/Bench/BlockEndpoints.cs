@@ -32,13 +32,13 @@ internal static class BlockEndpoints
 {
     internal static void MapBlock(this RouteGroupBuilder api)
     {
-        api.MapPost("/clients/{id}/block", LayOutAsync).WithName("layOutBlock");
+        api.MapPost("/clients/{id}/block", LayOutAsync).WithName("layOutBlock").StopsInTime();
         api.MapPost("/clients/{id}/spread", SpreadAsync).WithName("spreadWeek");
         api.MapGet("/clients/{id}/templates", TemplatesAsync).WithName("listTemplates");
     }
 
     private static async Task<Results<Ok<BlockView>, ValidationProblem, ProblemHttpResult>> LayOutAsync(
-        string id, BenchForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans, BlockAhead ahead, TimeProvider clock)
+        string id, BenchForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans, BlockAhead ahead, TimeProvider clock, CancellationToken stop)
     {
         if (await cases.FindAsync(user.CoachId(), id) is not { } about)
         {
@@ -57,7 +57,7 @@ internal static class BlockEndpoints
         }
 
         var plan = await BenchEndpoints.PlanAsync(user, plans, about);
-        return TypedResults.Ok(await ahead.WithAsync(user.CoachId(), about, plan, form.Draft, block, about.Today(clock)));
+        return TypedResults.Ok(await ahead.WithAsync(user.CoachId(), about, plan, form.Draft, block, about.Today(clock), stop));
     }
 
     private static async Task<Results<Ok<SpreadOutcome>, ValidationProblem, ProblemHttpResult>> SpreadAsync(

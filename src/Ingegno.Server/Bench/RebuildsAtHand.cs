@@ -57,9 +57,9 @@ internal sealed record BenchAtHand(ReadProgramme Read, SessionRebuild Rebuild, P
 {
     /// <param name="place">Whose choices hold.</param>
     /// <param name="ask">Catalogue ids every line answers for.</param>
-    internal RebuiltSession[] Sessions(string place, HashSet<string>? ask = null)
+    internal RebuiltSession[] Sessions(string place, CancellationToken stop, HashSet<string>? ask = null)
     {
         var choices = Edit.ChoicesAt(place);
-        return [.. Read.Programme.Sessions.Select(s => Rebuild.Rebuild(s, choices, ask))];
+        return [.. Read.Programme.Sessions.Select(s => Rebuild.RebuildUntil(s, choices, ask, stop))];
     }
 }

@@ -30,7 +30,7 @@ internal static class ShrinkEndpoints
     /// <summary>A session of a dozen lines takes tenths of a second.</summary>
     private static readonly TimeSpan Longest = TimeSpan.FromSeconds(3);
 
-    internal static void MapShrink(this RouteGroupBuilder api) => api.MapPost("/clients/{id}/shrink", ShrinkAsync).WithName("shrinkSession");
+    internal static void MapShrink(this RouteGroupBuilder api) => api.MapPost("/clients/{id}/shrink", ShrinkAsync).WithName("shrinkSession").StopsInTime();
 
     private static async Task<Results<Ok<ShrinkView>, ValidationProblem, ProblemHttpResult>> ShrinkAsync(
         string id, ShrinkForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans, TimeProvider clock, CancellationToken stop)
@@ -68,8 +68,8 @@ internal static class ShrinkEndpoints
         var choices = edit.ChoicesAt(about.Place.Id);
         var rebuild = bench.RebuildAt(edit, new ClientPlace(about.Place.Id, about.Home));
         var shrunk = ShrinkToFit.Into(
-            Duration.FromMinutes(form.Minutes), rebuild.Rebuild(written, choices), about.Rules.ShrinkOrder, about.Home, about.Rules.Catalogue,
-            changes => rebuild.Rebuild(written, LineChanges.On(choices, changes, edit.Programme)), enough.Token);
+            Duration.FromMinutes(form.Minutes), rebuild.RebuildUntil(written, choices, null, stop), about.Rules.ShrinkOrder, about.Home, about.Rules.Catalogue,
+            changes => rebuild.RebuildUntil(written, LineChanges.On(choices, changes, edit.Programme), null, stop), enough.Token);
         return new ShrinkView(shrunk.Steps, shrunk.Changes, LaidSession.Of(shrunk.Session, edit.LineOf), shrunk.WhyLonger);
     }
 }

@@ -40,8 +40,8 @@ internal static class WeekEndpoints
         api.MapPost("/clients/{id}/week", SolveAsync).WithName("solveWeek");
         api.MapGet("/week-searches/{run}", HowFar).WithName("howFar");
         api.MapGet("/clients/{id}/unlocks", OffersAsync).WithName("listUnlocks");
-        api.MapPost("/clients/{id}/unlocks", UnlockAsync).WithName("unlock");
-        api.MapPost("/clients/{id}/unlocks/basket", BasketAsync).WithName("fillBasket");
+        api.MapPost("/clients/{id}/unlocks", UnlockAsync).WithName("unlock").StopsInTime();
+        api.MapPost("/clients/{id}/unlocks/basket", BasketAsync).WithName("fillBasket").StopsInTime();
     }
 
     private static async Task<Results<Ok<ImmutableArray<UnlockOffer>>, ProblemHttpResult>> OffersAsync(string id, ClaimsPrincipal user, Cases cases) =>
@@ -112,7 +112,7 @@ internal static class WeekEndpoints
 
         (WeekModel, WeekSolution)? Weighed(Home home)
         {
-            var view = BenchEndpoints.Rebuild(text, choices, about.Profile, home, about.Practice, today);
+            var view = BenchEndpoints.Rebuild(text, choices, about.Profile, home, about.Practice, today, stop);
             // Minutes are left out: what a thing unlocks is asked of the exercises.
             var model = WeekReading.Of(view.Sessions, about.Profile, about.Rules.Catalogue, l => l.ChosenByHand, null, about.Practice, today);
             return !model.Slots.IsEmpty && solver.Solve(model, stop: stop) is { } solution ? (model, solution) : null;
@@ -135,7 +135,7 @@ internal static class WeekEndpoints
         }
 
         var today = about.Today(clock);
-        var view = BenchEndpoints.Rebuild(form, await BenchEndpoints.PlanAsync(user, plans, about), about, rebuilds, today);
+        var view = BenchEndpoints.Rebuild(form, await BenchEndpoints.PlanAsync(user, plans, about), about, rebuilds, today, stop);
         var model = ModelOf(view.Sessions, form.Choices, about, today);
         if (model.Slots.IsEmpty)
         {

@@ -118,7 +118,7 @@ internal static class RosterEndpoints
             var drafted = on.Bench.Edit(plan, Draft(by));
             var rebuild = on.Bench.RebuildAt(drafted, place);
             var at = drafted.ChoicesAt(place.Id);
-            return ([.. drafted.Programme.Sessions.Select(s => rebuild.Rebuild(s, at))], rebuild);
+            return ([.. drafted.Programme.Sessions.Select(s => rebuild.RebuildUntil(s, at, null, stop))], rebuild);
         }
 
         ImmutableArray<LineChoice> Fitted(ImmutableArray<LineChoice> by, WrittenProgramme programme, int minutes)
@@ -127,8 +127,8 @@ internal static class RosterEndpoints
             {
                 var before = by;
                 var shrunk = ShrinkToFit.Into(
-                    Duration.FromMinutes(minutes), rebuild.Rebuild(session, before), about.Rules.ShrinkOrder, about.Home, about.Rules.Catalogue,
-                    with => rebuild.Rebuild(session, LineChanges.On(before, with, programme)), stop);
+                    Duration.FromMinutes(minutes), rebuild.RebuildUntil(session, before, null, stop), about.Rules.ShrinkOrder, about.Home, about.Rules.Catalogue,
+                    with => rebuild.RebuildUntil(session, LineChanges.On(before, with, programme), null, stop), stop);
                 by = LineChanges.On(before, shrunk.Changes, programme);
             }
 

@@ -14,7 +14,7 @@ internal static class EngineEndpoints
 {
     internal static void MapEngine(this RouteGroupBuilder api)
     {
-        var engine = api.MapGroup("/engine");
+        var engine = api.MapGroup("/engine").StopsInTime();
         engine.MapPost("/load-ladder", LoadLadder).WithName("loadLadder");
         engine.MapPost("/packing", PackingEngine.Pack).WithName("packing");
         engine.MapPost("/fill", PackingEngine.Fill).WithName("fill");

@@ -38,17 +38,17 @@ public sealed record ReviewForm(
 /// <summary>Whole weeks without anything stored.</summary>
 internal static class ReviewEngine
 {
-    internal static Results<ToldBench, ValidationProblem> Rebuild(CaseForm form, TimeProvider clock)
+    internal static Results<ToldBench, ValidationProblem> Rebuild(CaseForm form, TimeProvider clock, CancellationToken stop)
     {
         var practice = By(form.Rules, form.Marks);
         List<InputProblem> problems = Problems(form.Client, form.Home, form.Programme, practice, form.Block);
         return problems.Count > 0
             ? Answers.Invalid(problems)
             : new ToldBench(BenchEndpoints.Rebuild(
-                form.Programme, form.Choices ?? [], form.Client, form.Home, practice, form.On ?? Today.ByThe(clock), block: form.Block));
+                form.Programme, form.Choices ?? [], form.Client, form.Home, practice, form.On ?? Today.ByThe(clock), stop, block: form.Block));
     }
 
-    internal static Results<Ok<Reviewed>, ValidationProblem> Review(ReviewForm form, TimeProvider clock)
+    internal static Results<Ok<Reviewed>, ValidationProblem> Review(ReviewForm form, TimeProvider clock, CancellationToken stop)
     {
         var practice = By(form.Rules, form.Marks);
         List<InputProblem> problems = Problems(form.Client, form.Home, form.Programme, practice, form.Block);
@@ -60,7 +60,7 @@ internal static class ReviewEngine
 
         return problems.Count > 0 ? Answers.Invalid(problems)
             : form.Home is { } home
-                ? TypedResults.Ok(BenchEndpoints.Rebuild(form.Programme, [], form.Client, home, practice, form.On ?? Today.ByThe(clock), block: form.Block).Review)
+                ? TypedResults.Ok(BenchEndpoints.Rebuild(form.Programme, [], form.Client, home, practice, form.On ?? Today.ByThe(clock), stop, block: form.Block).Review)
                 : TypedResults.Ok(WrittenReview.Of(read.Programme, form.Client, practice.Rules, practice.Rules.Catalogue, form.On ?? Today.ByThe(clock), form.Block, practice.Marks));
     }
 

@@ -25,7 +25,7 @@ public sealed record SubstitutesView(RebuiltLine Line, ImmutableArray<TextProble
 /// <summary>The choice of substitutes for one line, as a what-if.</summary>
 internal static class SubstitutesEngine
 {
-    internal static Results<Ok<SubstitutesView>, ValidationProblem> Find(SubstitutesForm form, TimeProvider clock)
+    internal static Results<Ok<SubstitutesView>, ValidationProblem> Find(SubstitutesForm form, TimeProvider clock, CancellationToken stop)
     {
         var rules = form.Rules ?? HouseRules.Default;
         var read = ProgrammeReading.Read(form.Line, new() { Rules = rules }, form.Client.Unit);
@@ -47,6 +47,6 @@ internal static class SubstitutesEngine
 
         var session = read.Programme.Sessions[0];
         var rebuild = new SessionRebuild(form.Client, form.Home, rules.Catalogue, rules, form.On ?? Today.ByThe(clock), read.Programme);
-        return TypedResults.Ok(new SubstitutesView(rebuild.Rebuild(session, [], form.Ask?.Take(20).ToHashSet()).Lines[0], read.Problems));
+        return TypedResults.Ok(new SubstitutesView(rebuild.RebuildUntil(session, [], form.Ask?.Take(20).ToHashSet(), stop).Lines[0], read.Problems));
     }
 }

@@ -23,7 +23,7 @@ internal static class ChangeNoteEndpoints
 {
     internal static void MapChangeNotes(this RouteGroupBuilder api)
     {
-        api.MapGet("/clients/{id}/change-note", NoteAsync).WithName("getChangeNote");
+        api.MapGet("/clients/{id}/change-note", NoteAsync).WithName("getChangeNote").StopsInTime();
         api.MapPut("/clients/{id}/change-note/words", SayAsync).WithName("sayOverChangeNote");
     }
 
@@ -45,7 +45,7 @@ internal static class ChangeNoteEndpoints
     }
 
     private static async Task<Results<Ok<ChangeNoteView>, ProblemHttpResult>> NoteAsync(
-        string id, ClaimsPrincipal user, Cases cases, Storage.Plans plans, ChangeWords words, TimeProvider clock)
+        string id, ClaimsPrincipal user, Cases cases, Storage.Plans plans, ChangeWords words, TimeProvider clock, CancellationToken stop)
     {
         if (await cases.FindAsync(user.CoachId(), id) is not { } about)
         {
@@ -59,7 +59,7 @@ internal static class ChangeNoteEndpoints
         var choices = edit.ChoicesAt(about.Place.Id);
         var harder = plan.AllLines.Where(l => !l.Harder.IsEmpty).DistinctBy(l => l.Number).ToDictionary(l => l.Number, l => l.Harder[0].Exercise);
         var note = ChangeNotes.Of(
-            about.Profile, user.CoachName(), about.Home.Name, edit.Programme.Sessions.Select(s => rebuild.Rebuild(s, choices)), about.Rules.Catalogue,
+            about.Profile, user.CoachName(), about.Home.Name, edit.Programme.Sessions.Select(s => rebuild.RebuildUntil(s, choices, null, stop)), about.Rules.Catalogue,
             written => harder.GetValueOrDefault(written.Number));
         return TypedResults.Ok(new ChangeNoteView(note, await words.FindAsync(user.CoachId(), id)));
     }

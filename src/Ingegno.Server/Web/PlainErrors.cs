@@ -77,6 +77,12 @@ internal static class Answers
     internal static ProblemHttpResult Missing(string what) =>
         TypedResults.Problem(statusCode: 404, title: $"There is no such {what}.");
 
+    internal static ProblemHttpResult TookTooLong(TimeSpan longest) =>
+        TypedResults.Problem(
+            statusCode: 503,
+            title: $"This would take longer than {longest.TotalSeconds:0.###} seconds: it was stopped.",
+            detail: "Nothing was changed. Ask for less at once: fewer lines or sessions.");
+
     internal static ProblemHttpResult Stale() =>
         TypedResults.Problem(
             statusCode: 409,

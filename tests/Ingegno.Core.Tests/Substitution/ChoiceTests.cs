@@ -185,6 +185,19 @@ public class ChoiceTests
     }
 
     [Fact]
+    public void What_is_stopped_between_two_lines_is_the_same_when_asked_for_again()
+    {
+        var session = new WrittenSession("test", [Line("back-squat", 3, 8) with { Number = 1 }, Line("push-up", 3, 8) with { Number = 2 }]);
+        var stopped = Rebuild();
+        using var left = new CancellationTokenSource();
+        left.Cancel();
+        Should.Throw<OperationCanceledException>(() => stopped.RebuildUntil(session, [], null, left.Token));
+        stopped.Rebuild(session, []).Lines.Select(l => l.Chosen!.Prescription.CountInWords).ShouldBe(Rebuild().Rebuild(session, []).Lines.Select(l => l.Chosen!.Prescription.CountInWords));
+
+        SessionRebuild Rebuild() => new(People.Man, At(Ordinary), Catalogue.Shipped, HouseRules.Default, People.Today, new WrittenProgramme([session]));
+    }
+
+    [Fact]
     public void A_choice_that_is_no_longer_possible_lapses_and_says_why()
     {
         var written = Line("lat-pulldown", 3, 8);

@@ -1,0 +1,38 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+
+namespace Ingegno.Server.Tests;
+
+/// <summary>What takes longer than anybody waits is given up, said in words, and nothing is lost by it.</summary>
+public sealed class LongestWorkTests(ServerHost host) : IClassFixture<ServerHost>
+{
+    private static CancellationToken Stop => TestContext.Current.CancellationToken;
+
+    private static readonly string Programme = string.Join('\n', Enumerable.Range(0, 40).Select(i => $"Goblet squat {i % 5 + 2} x {i % 9 + 4}"));
+
+    [Fact]
+    public async Task A_bench_that_takes_too_long_is_stopped_and_said_so()
+    {
+        await using var impatient = host.WithWebHostBuilder(b => b.UseSetting("INGEGNO_LONGEST_WORK", "0.001"));
+        var coach = impatient.CreateClient();
+        (await coach.PostAsJsonAsync("/api/session", new { email = "coach@lockside.example", password = "floor-torn-up" }, Stop)).EnsureSuccessStatusCode();
+        string id = (await coach.GetFromJsonAsync<JsonArray>("/api/roster", Stop))![0]!["id"]!.GetValue<string>();
+        string before = await coach.GetStringAsync($"/api/clients/{id}/plan", Stop);
+
+        var answer = await coach.PostAsJsonAsync($"/api/clients/{id}/bench", new { text = Programme, choices = Array.Empty<object>() }, Stop);
+        answer.StatusCode.ShouldBe(HttpStatusCode.ServiceUnavailable);
+        (await answer.Content.ReadFromJsonAsync<JsonNode>(Stop))!["title"]!.GetValue<string>().ShouldBe("This would take longer than 0.001 seconds: it was stopped.");
+        (await coach.GetStringAsync($"/api/clients/{id}/plan", Stop)).ShouldBe(before);
+    }
+
+    [Fact]
+    public async Task The_same_in_the_usual_time_is_answered_whole()
+    {
+        var coach = await host.CoachAsync();
+        string id = (await coach.GetFromJsonAsync<JsonArray>("/api/roster", Stop))![0]!["id"]!.GetValue<string>();
+        var answer = await coach.PostAsJsonAsync($"/api/clients/{id}/bench", new { text = Programme, choices = Array.Empty<object>() }, Stop);
+        answer.StatusCode.ShouldBe(HttpStatusCode.OK);
+        (await answer.Content.ReadFromJsonAsync<JsonNode>(Stop))!["sessions"]![0]!["lines"]!.AsArray().Count.ShouldBe(40);
+    }
+}
