@@ -53,7 +53,7 @@ internal static class Application
         builder.Services.AddHttpClient();
         builder.Services.AddSingleton<Devices.Devices>();
         builder.Services.AddSingleton<DemoData>();
-        builder.Services.AddSingleton<IWeekSolver, WeekSolver>().AddSingleton<WeekSearches>().AddSingleton<RebuildsAtHand>().AddSingleton<BlockAhead>();
+        builder.Services.AddSingleton<IWeekSolver, WeekSolver>().AddSingleton<WorkUnderWay>().AddSingleton<RebuildsAtHand>().AddSingleton<BlockAhead>();
         builder.Services.AddSerilog(log => log
             .MinimumLevel.Information()
             .MinimumLevel.Override("Microsoft.AspNetCore", Serilog.Events.LogEventLevel.Warning)
@@ -121,6 +121,7 @@ internal static class Application
         signedIn.MapDevices();
         signedIn.MapBench();
         signedIn.MapWeek();
+        signedIn.MapUnderWay();
         signedIn.MapBlock();
         signedIn.MapShrink();
         signedIn.MapRoster();

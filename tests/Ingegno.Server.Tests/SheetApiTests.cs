@@ -1,5 +1,7 @@
 using System.Net;
+using System.Net.Http.Json;
 using System.Text;
+using System.Text.Json.Nodes;
 
 namespace Ingegno.Server.Tests;
 
@@ -28,6 +30,31 @@ public sealed class SheetApiTests
         (await api.Coach.GetAsync($"/api/clients/{api.Id}/sheet?session=7&minutes=20", Stop)).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
         (await api.GetAsync("sheet?session=0&minutes=15"))["sheet"]!["sessions"]![0]!["under"]!.GetValue<string>().ShouldContain("minutes");
         (await api.GetAsync("figures")).AsArray().Count.ShouldBe(3, "every line is drawn");
+    }
+
+    /// <summary>What is done instead where a set-up does not stand is drawn as well as what was planned.</summary>
+    [Fact]
+    public async Task The_phone_has_a_figure_of_all_that_may_be_done_instead()
+    {
+        await using var host = new ClockedHost(Monday);
+        object home = new
+        {
+            name = "Loft",
+            fixtures = new[] { new { id = "chair", kind = "chair", name = "Kitchen chair", height = 0.45, bears = 120, check = new { verdict = "passed", on = "2026-11-20", by = "coach" } } },
+        };
+        var api = await Api.WithPlanAsync(await host.CoachAsync(first: true), "Decline push-up 3 x 8\nBulgarian split squat 3 x 8 a side", home: home);
+        string token = await api.SendAsync();
+        var phone = host.CreateClient();
+        var view = (await phone.GetFromJsonAsync<JsonNode>($"/api/link/{token}", Stop))!;
+        string[] figures = [.. (await phone.GetFromJsonAsync<JsonArray>($"/api/link/{token}/figures", Stop))!.Select(f => $"{f!["line"]} {f["exercise"]}")];
+        string[] instead =
+        [
+            .. from line in view["programme"]!["places"]![0]!["sessions"]![0]!["lines"]!.AsArray()
+               from other in line!["instead"]!.AsArray()
+               select $"{line["line"]} {other!["prescription"]!["exercise"]}",
+        ];
+        instead.ShouldNotBeEmpty();
+        figures.Intersect(instead).ShouldBe(instead, ignoreOrder: true);
     }
 
     [Fact]

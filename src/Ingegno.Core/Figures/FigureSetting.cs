@@ -26,9 +26,14 @@ public sealed record FixtureUsed(Length Height, FixtureKind Kind);
 /// <param name="Held">Null for nothing in the hands.</param>
 /// <param name="WithBand">A band gives the load, or part of it.</param>
 /// <param name="FeetOut">Of a lean: heels in front of the point under the grip.</param>
+/// <param name="Ceiling">Where it is so near that it belongs to the set-up; null elsewhere.</param>
 public sealed record FigureSetting(
-    Length Stature, Sex Sex, IReadOnlyDictionary<FixtureRole, FixtureUsed> Fixtures, Hold? Hold = null, HeldThing? Held = null, bool WithBand = false, Length? FeetOut = null)
+    Length Stature, Sex Sex, IReadOnlyDictionary<FixtureRole, FixtureUsed> Fixtures, Hold? Hold = null, HeldThing? Held = null, bool WithBand = false, Length? FeetOut = null,
+    Length? Ceiling = null)
 {
+    /// <summary>Less air than this over what an exercise needs, and the ceiling is drawn.</summary>
+    private static readonly Length NearTheCeiling = Length.FromCentimetres(20);
+
     /// <summary>An exercise as the catalogue knows it: fixtures at the height it is best at, the usual thing in the hands.</summary>
     public static FigureSetting Usual(Exercise exercise, Length stature, Sex sex)
     {
@@ -47,7 +52,8 @@ public sealed record FigureSetting(
             client.Stature, client.Sex,
             line.Supports.DistinctBy(s => s.Role).ToDictionary(
                 s => s.Role, s => new FixtureUsed(s.Height, home.Fixtures.FirstOrDefault(f => f.Id == s.Fixture)?.Kind ?? FixtureKind.Chair)),
-            line.Hold, kit is null || line.Load <= Mass.Zero ? null : Thing(kit), kit is Band || (exercise.Band is not null && exercise.Holds.IsEmpty), line.Geometry.FeetOut);
+            line.Hold, kit is null || line.Load <= Mass.Zero ? null : Thing(kit), kit is Band || (exercise.Band is not null && exercise.Holds.IsEmpty), line.Geometry.FeetOut,
+            home.Room is { Outdoors: false, Headroom: { } ceiling } && ceiling - (client.Stature * exercise.Room.HeadroomOfStature.Fraction) < NearTheCeiling ? ceiling : null);
     }
 
     private static Length UsualHeight(FixtureNeed need, Length stature) => need.Zone is { } zone

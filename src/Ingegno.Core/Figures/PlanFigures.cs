@@ -7,8 +7,8 @@ using Ingegno.Core.Programmes;
 
 namespace Ingegno.Core.Figures;
 
-/// <summary>The figure of one line at one place.</summary>
-public sealed record LineFigure(string Place, int Line, SetUpFigure Figure);
+/// <summary>The figure of one line at one place, done as one exercise: a line has others to turn to.</summary>
+public sealed record LineFigure(string Place, int Line, string Exercise, SetUpFigure Figure);
 
 /// <summary>The figures of all lines of a plan, each at the place's own heights and with its own things.</summary>
 public static class PlanFigures
@@ -21,7 +21,7 @@ public static class PlanFigures
     }
 
     public static ImmutableArray<LineFigure> Of(LinkProgramme programme, IReadOnlyList<ClientPlace> places, ClientProfile client, Catalogue catalogue) => Of(
-        programme.Places.SelectMany(p => p.Sessions.SelectMany(s => s.Lines).Select(l => (p.Id, l.Line, l.Prescription))), places, client, catalogue);
+        programme.Places.SelectMany(p => p.Sessions.SelectMany(s => s.Lines).SelectMany(l => l.Instead.Prepend(l)).Select(l => (p.Id, l.Line, l.Prescription))), places, client, catalogue);
 
     private static ImmutableArray<LineFigure> Of(
         IEnumerable<(string Place, int Line, Prescription Prescription)> lines, IReadOnlyList<ClientPlace> places, ClientProfile client, Catalogue catalogue) =>
@@ -32,6 +32,6 @@ public static class PlanFigures
            where home is not null && exercise is not null
            let figure = Drawing.Of(exercise, FigureSetting.Of(line.Prescription, exercise, home, client))
            where figure is not null
-           select new LineFigure(line.Place, line.Line, figure),
+           select new LineFigure(line.Place, line.Line, exercise.Id, figure),
     ];
 }

@@ -48,6 +48,12 @@ internal static class Surroundings
             labels.Add(new(new((under + heel) / 2, -0.17), outwards.Centimetres.ToString("0", CultureInfo.InvariantCulture)));
         }
 
+        if (setting.Ceiling is { Metres: var ceiling })
+        {
+            strokes.Add(new(FigureInk.Measure, Line, [new(left, ceiling), new(right, ceiling)]));
+            Label(new(right - 0.12, ceiling - 0.1), ceiling);
+        }
+
         return (strokes.ToImmutable(), labels.ToImmutable());
 
         void Upright(double x, double from, double top) => strokes.Add(new(FigureInk.Fixture, 0.03, [new(x, 0), new(x, Math.Max(from, top))]));

@@ -15,9 +15,6 @@ namespace Ingegno.Server.Bench;
 /// <param name="Obstacles">Why the client's minutes cannot be kept, or a group cannot be done; then the best week without that limit is given.</param>
 public sealed record WeekView(WeekOutcome Outcome, ImmutableArray<string> Obstacles);
 
-/// <summary>How far a search under way is, in words.</summary>
-public sealed record WeekSearch(string Words);
-
 /// <summary>The week with one thing more than the home has.</summary>
 /// <param name="Offer">Id of one of the offers for the client.</param>
 public sealed record UnlockForm(string Text, ImmutableArray<LineChoice> Choices, string Offer) : IChoosing;
@@ -33,12 +30,9 @@ public sealed record BasketView(ImmutableArray<UnlockOffer> Offers, decimal Cost
 /// <summary>One choice a line over the whole week at once. Cancelling the request stops the search.</summary>
 internal static class WeekEndpoints
 {
-    private const int MostRunName = 64;
-
     internal static void MapWeek(this RouteGroupBuilder api)
     {
         api.MapPost("/clients/{id}/week", SolveAsync).WithName("solveWeek");
-        api.MapGet("/week-searches/{run}", HowFar).WithName("howFar");
         api.MapGet("/clients/{id}/unlocks", OffersAsync).WithName("listUnlocks");
         api.MapPost("/clients/{id}/unlocks", UnlockAsync).WithName("unlock").StopsInTime();
         api.MapPost("/clients/{id}/unlocks/basket", BasketAsync).WithName("fillBasket").StopsInTime();
@@ -120,12 +114,12 @@ internal static class WeekEndpoints
     }
 
     private static async Task<Results<Ok<WeekView>, ValidationProblem, ProblemHttpResult>> SolveAsync(
-        string id, BenchForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans, TimeProvider clock, IWeekSolver solver, WeekSearches searches, RebuildsAtHand rebuilds,
+        string id, BenchForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans, TimeProvider clock, IWeekSolver solver, WorkUnderWay work, RebuildsAtHand rebuilds,
         CancellationToken stop, string? run = null)
     {
-        if (run is { Length: 0 or > MostRunName })
+        if (run is { Length: 0 or > WorkUnderWay.LongestName })
         {
-            return Answers.Invalid([new("run", $"Name the search in 1 to {MostRunName} letters.")]);
+            return Answers.Invalid([new("run", $"Name the search in 1 to {WorkUnderWay.LongestName} letters.")]);
         }
 
         string coach = user.CoachId();
@@ -154,11 +148,8 @@ internal static class WeekEndpoints
             : Answers.Invalid([.. obstacles.DefaultIfEmpty("No choice of exercises fits this week.").Select(o => new InputProblem("text", o))]);
 
         Task<WeekSolution?> SearchAsync(WeekModel week) =>
-            searches.FollowAsync(coach, run, told => Task.Run(() => solver.Solve(week, told, stop), stop));
+            work.FollowAsync(coach, run, told => Task.Run(() => solver.Solve(week, found => told(new(found.Words)), stop), stop));
     }
-
-    private static Results<Ok<WeekSearch>, ProblemHttpResult> HowFar(string run, ClaimsPrincipal user, WeekSearches searches) =>
-        searches.TryFind(user.CoachId(), run, out var progress) ? TypedResults.Ok(new WeekSearch(progress?.Words ?? "nothing found yet")) : Answers.Missing("search");
 
     /// <summary>
     /// The changes that fit a week as a whole around the lines that stand, within the client's minutes where that can be; null where there is

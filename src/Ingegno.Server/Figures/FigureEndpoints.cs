@@ -15,10 +15,10 @@ using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Ingegno.Server.Figures;
 
-/// <summary>The figure of a line at a place.</summary>
-public sealed record LineFigureView(string Place, int Line, FigureView Figure)
+/// <summary>The figure of a line at a place, done as that exercise.</summary>
+public sealed record LineFigureView(string Place, int Line, string Exercise, FigureView Figure)
 {
-    internal static LineFigureView[] Of(IEnumerable<LineFigure> figures) => [.. figures.Select(f => new LineFigureView(f.Place, f.Line, FigureView.Of(f.Figure)))];
+    internal static LineFigureView[] Of(IEnumerable<LineFigure> figures) => [.. figures.Select(f => new LineFigureView(f.Place, f.Line, f.Exercise, FigureView.Of(f.Figure)))];
 }
 
 /// <summary>The figure of an exercise; none where it has no pose.</summary>

@@ -38,6 +38,7 @@ internal static class CaseFileEndpoints
             ? TypedResults.File(Encoding.UTF8.GetBytes(file.ToJson()), "application/json", $"{FileEndpoints.FileName(file.Client.Name)} case.json")
             : Answers.Missing("client");
 
+    /// <summary>Made whole before any of it is sent: what goes wrong is told, and no torn file looks like a whole one.</summary>
     private static async Task<FileContentHttpResult> AllAsync(ClaimsPrincipal user, CaseFiles files, Storage.Clients clients, Storage.Practices practices, CancellationToken stop)
     {
         string coach = user.CoachId();
@@ -59,9 +60,10 @@ internal static class CaseFileEndpoints
     }
 
     /// <param name="keep">False looks only.</param>
+    /// <param name="run">A name to ask by how far it is; null where nobody will.</param>
     /// <param name="rules">The file's house rules, prices and names take the place of those here.</param>
     private static async Task<Ok<CaseFileView>> BringAsync(
-        HttpRequest request, ClaimsPrincipal user, CaseFiles files, Storage.Practices practices, CancellationToken stop, bool keep = false, bool rules = false)
+        HttpRequest request, ClaimsPrincipal user, CaseFiles files, WorkUnderWay work, CancellationToken stop, bool keep = false, bool rules = false, string? run = null)
     {
         string coach = user.CoachId();
         using var bytes = new MemoryStream();
@@ -73,20 +75,18 @@ internal static class CaseFileEndpoints
             problems.AddRange(PracticeProblems.Of(theirs).Select(p => p with { Path = $"{PracticeZip.PracticeName}: {p.Path}" }));
         }
 
-        var views = ImmutableArray.CreateBuilder<BroughtIn>();
-        foreach (var (file, path) in read.Cases.Zip(read.Paths))
+        return TypedResults.Ok(await work.FollowAsync(coach, run, async told =>
         {
-            var (against, view) = await files.LookAsync(coach, file, path);
-            problems.AddRange(against);
-            views.Add(view);
-        }
+            var looked = await files.LookAsync(coach, read.Cases, read.Paths, done => told(HowFar.Of(done, read.Cases.Length, "clients looked at")));
+            problems.AddRange(looked.SelectMany(l => l.Problems));
+            if (!keep || problems.Count > 0)
+            {
+                return new CaseFileView(
+                    false, [.. looked.Select(l => l.View)], read.Practice is not null, [.. problems.Take(50).Select(p => new FileProblem(p.Path, p.Message))]);
+            }
 
-        if (!keep || problems.Count > 0)
-        {
-            return TypedResults.Ok(new CaseFileView(false, views.ToImmutable(), read.Practice is not null, [.. problems.Take(50).Select(p => new FileProblem(p.Path, p.Message))]));
-        }
-
-        var ids = await files.AddAsync(coach, read.Cases, rules ? read.Practice : null);
-        return TypedResults.Ok(new CaseFileView(true, [.. views.Zip(ids, (v, id) => v with { Id = id })], read.Practice is not null, []));
+            var ids = await files.AddAsync(coach, read.Cases, rules ? read.Practice : null, done => told(HowFar.Of(done, read.Cases.Length, "clients kept")));
+            return new CaseFileView(true, [.. looked.Zip(ids, (l, id) => l.View with { Id = id })], read.Practice is not null, []);
+        }));
     }
 }

@@ -65,13 +65,27 @@ internal sealed class CaseFiles(
         };
     }
 
-    /// <summary>What stands against bringing it in, each with its place; and what it would bring.</summary>
-    internal async Task<(ImmutableArray<InputProblem> Problems, BroughtIn View)> LookAsync(string coach, CaseFile file, string path = "")
+    /// <summary>What stands against bringing each in, with its place; and what it would bring. Plans are worked through: as many at a time as there are cores.</summary>
+    /// <param name="told">How many were looked at.</param>
+    internal async Task<ImmutableArray<(ImmutableArray<InputProblem> Problems, BroughtIn View)>> LookAsync(
+        string coach, ImmutableArray<CaseFile> files, ImmutableArray<string> paths, Action<int> told)
     {
         var practice = (await practices.FindAsync(coach)).Value;
+        var names = (await clients.AllAsync(coach)).Select(c => c.Profile.Name).ToHashSet(StringComparer.OrdinalIgnoreCase);
+        var looked = new (ImmutableArray<InputProblem>, BroughtIn)[files.Length];
+        int done = 0;
+        await Task.Run(() => Parallel.For(0, files.Length, i =>
+        {
+            looked[i] = Look(practice, names.Contains(files[i].Client.Name), files[i], paths[i]);
+            told(Interlocked.Increment(ref done));
+        }));
+        return [.. looked];
+    }
+
+    private static (ImmutableArray<InputProblem> Problems, BroughtIn View) Look(Practice practice, bool known, CaseFile file, string path)
+    {
         var (added, told) = Added(practice.Rules.Exercises, file.Exercises);
         var rules = practice.Rules with { Exercises = [.. practice.Rules.Exercises, .. added] };
-        bool known = (await clients.AllAsync(coach)).Any(c => c.Profile.Name.Equals(file.Client.Name, StringComparison.OrdinalIgnoreCase));
         InputProblem[] problems = [.. OwnExerciseProblems.Of(rules.Exercises).Select(p => p with { Path = $"exercises{p.Path}" })];
         problems = problems.Length > 0 ? problems : [.. Problems(file, rules)];
         return (
@@ -86,11 +100,13 @@ internal sealed class CaseFiles(
 
     /// <summary>Adds what was looked at; all names that must be its own are made anew, so the same file can be brought in twice.</summary>
     /// <param name="rules">Takes the place of the coach's own practice; own exercises of both stay.</param>
+    /// <param name="told">How many are there, though not for good before all are.</param>
     /// <returns>Ids of the clients, in order.</returns>
-    internal async Task<ImmutableArray<string>> AddAsync(string coach, IReadOnlyList<CaseFile> files, Practice? rules = null)
+    internal async Task<ImmutableArray<string>> AddAsync(string coach, ImmutableArray<CaseFile> files, Practice? rules, Action<int> told)
     {
-        var ids = ImmutableArray.CreateBuilder<string>(files.Count);
+        var ids = ImmutableArray.CreateBuilder<string>(files.Length);
         var now = clock.GetUtcNow();
+        CaseFile[] renamed = await Task.Run(() => files.AsParallel().AsOrdered().Select(Renamed).ToArray());
         await using (var writing = await Writing.BeginAsync(database))
         {
             var practice = await practices.FindAsync(coach);
@@ -102,9 +118,10 @@ internal sealed class CaseFiles(
                     coach, taken with { Rules = taken.Rules with { Exercises = [.. practice.Value.Rules.Exercises, .. added] } }, practice.Version, writing);
             }
 
-            foreach (var file in files)
+            foreach (var file in renamed)
             {
-                ids.Add(await AddAsync(coach, Renamed(file), now, writing));
+                ids.Add(await AddAsync(coach, file, now, writing));
+                told(ids.Count);
             }
 
             await writing.CommitAsync();

@@ -108,9 +108,10 @@ internal static class FileEndpoints
 
     /// <param name="keep">False looks only.</param>
     /// <param name="sheet">From 0; the first where none is named.</param>
+    /// <param name="run">A name to ask by how far it is; null where nobody will.</param>
     private static async Task<Results<Ok<LogFileView>, ValidationProblem, ProblemHttpResult>> ReadLogAsync(
-        string id, HttpRequest request, ClaimsPrincipal user, Cases cases, Storage.Plans plans, SetLogs logs, Learner learner, TimeProvider clock, CancellationToken stop,
-        bool keep = false, int sheet = 0)
+        string id, HttpRequest request, ClaimsPrincipal user, Cases cases, Storage.Plans plans, SetLogs logs, Learner learner, WorkUnderWay work, TimeProvider clock, CancellationToken stop,
+        bool keep = false, int sheet = 0, string? run = null)
     {
         string coach = user.CoachId();
         if (await cases.FindAsync(coach, id) is not { } about)
@@ -148,7 +149,11 @@ internal static class FileEndpoints
         SetLog[] fresh = [.. read.Sets.Where(s => !taken.Contains((s.On, s.Line, s.SetNumber)) && s.SetNumber > done.GetValueOrDefault((s.On, s.Exercise)))];
         if (keep && fresh.Length > 0)
         {
-            await logs.SaveAsync(coach, id, fresh.Select(s => new AskedSet(s, null)), new(user.CoachName(), clock.GetUtcNow()));
+            await work.FollowAsync(coach, run, told => logs.SaveAsync(coach, id, fresh.Select((set, kept) =>
+            {
+                told(HowFar.Of(kept, fresh.Length, "sets"));
+                return new AskedSet(set, null);
+            }), new(user.CoachName(), clock.GetUtcNow())));
             learner.Ask(coach, id);
         }
 

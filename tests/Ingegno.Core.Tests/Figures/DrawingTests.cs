@@ -3,6 +3,7 @@ using Ingegno.Core.Exercises;
 using Ingegno.Core.Figures;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Loads;
+using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Tests.Figures;
@@ -62,6 +63,37 @@ public class DrawingTests
         }
 
         figure.Labels.ShouldContain(l => l.Words == $"{height * 100:0}");
+    }
+
+    /// <summary>Under a low deck it is drawn at its height over a press that comes near it; not over a plank, and not outdoors.</summary>
+    [Fact]
+    public void A_ceiling_is_drawn_where_it_is_near()
+    {
+        CeilingOver("seated-dumbbell-press", new Room { Headroom = Length.FromMetres(1.83) }).ShouldBe([1.83]);
+        CeilingOver("plank", new Room { Headroom = Length.FromMetres(1.83) }).ShouldBeEmpty();
+        CeilingOver("seated-dumbbell-press", new Room { Headroom = Length.FromMetres(2.6) }).ShouldBeEmpty();
+        CeilingOver("seated-dumbbell-press", new Room { Headroom = Length.FromMetres(1.83), Outdoors = true }).ShouldBeEmpty();
+
+        static double[] CeilingOver(string id, Room room)
+        {
+            var exercise = People.Exercise(id);
+            var line = new Prescription
+            {
+                Exercise = id,
+                Name = exercise.Name,
+                Count = CountKind.Repetitions,
+                Counts = [8],
+                TopOfRange = 8,
+                PerSide = false,
+                Load = Mass.Zero,
+                LoadInWords = "own weight",
+                Rest = Duration.FromSeconds(90),
+                Geometry = new(),
+            };
+            var figure = Drawing.Of(exercise, FigureSetting.Of(line, exercise, new Home { Name = "Boat", Room = room }, People.Man with { Stature = Length.FromMetres(Stature.Metres) }))!;
+            string[] words = [.. figure.Labels.Select(l => l.Words)];
+            return [.. figure.Still.Where(s => s.Ink == FigureInk.Measure && s.Points[0].Y > 1 && words.Contains($"{s.Points[0].Y * 100:0}")).Select(s => s.Points[0].Y)];
+        }
     }
 
     [Fact]

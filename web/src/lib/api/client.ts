@@ -6,6 +6,7 @@ type Schemas = components['schemas'];
 export type Session = Schemas['SessionView'];
 export type ProgrammeFile = Schemas['ProgrammeFileView'];
 export type CaseFiles = Schemas['CaseFileView'];
+export type HowFar = Schemas['HowFar'];
 export type BackupView = Schemas['BackupView'];
 export type AccountView = Schemas['AccountView'];
 export type ActView = Schemas['ActView'];

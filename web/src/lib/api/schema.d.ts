@@ -404,22 +404,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/week-searches/{run}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["howFar"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/clients/{id}/unlocks": {
         parameters: {
             query?: never;
@@ -446,6 +430,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["fillBasket"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/under-way/{run}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["howFar"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -3245,6 +3245,15 @@ export interface components {
             /** @description In which order a session that is too long is made shorter; each means once. */
             shrinkOrder: components["schemas"]["ShrinkMeans"][];
         };
+        /** @description How far something is that takes longer than a glance. */
+        HowFar: {
+            words: string;
+            /**
+             * Format: double
+             * @description Of the whole, 0 to 1; null where nobody can say.
+             */
+            part: null | number;
+        };
         HttpValidationProblemDetails: {
             type: null | string;
             title: null | string;
@@ -3778,11 +3787,12 @@ export interface components {
             /** @description What will not be kept and what would change it. */
             sentence: string;
         };
-        /** @description The figure of a line at a place. */
+        /** @description The figure of a line at a place, done as that exercise. */
         LineFigureView: {
             place: string;
             /** Format: int32 */
             line: number;
+            exercise: string;
             figure: components["schemas"]["FigureView"];
         };
         /** @description A line of the text that is in the plan in force. */
@@ -6381,10 +6391,6 @@ export interface components {
              */
             worth: number;
         };
-        /** @description How far a search under way is, in words. */
-        WeekSearch: {
-            words: string;
-        };
         /** @description What one line asks in one week. */
         WeekTarget: {
             prescription: components["schemas"]["Prescription"];
@@ -7457,28 +7463,6 @@ export interface operations {
             };
         };
     };
-    howFar: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                run: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["WeekSearch"];
-                };
-            };
-        };
-    };
     listUnlocks: {
         parameters: {
             query?: never;
@@ -7567,6 +7551,28 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    howFar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HowFar"];
                 };
             };
         };
@@ -8379,6 +8385,7 @@ export interface operations {
             query?: {
                 keep?: boolean;
                 sheet?: number;
+                run?: string;
             };
             header?: never;
             path: {
@@ -8759,6 +8766,7 @@ export interface operations {
             query?: {
                 keep?: boolean;
                 rules?: boolean;
+                run?: string;
             };
             header?: never;
             path?: never;

@@ -1,3 +1,4 @@
+import { follow } from '$lib/api/underWay';
 import {
 	api,
 	ask,
@@ -21,9 +22,6 @@ interface Draft {
 	/** The weeks it is trained over; null until the coach has said so. */
 	block: Block | null;
 }
-
-/** Milliseconds between two questions how far a search is. */
-const ASK_EVERY = 500;
 
 /**
  * The bench of one client: text and choices here, everything worked out on the server. Each change asks anew; answers
@@ -273,16 +271,17 @@ export class Bench {
 
 	/** One choice a line over all sessions at once; what is kept or chosen by hand stays. */
 	async solveWeek(stop: AbortSignal): Promise<WeekView | null> {
-		const run = crypto.randomUUID();
-		this.howFar = '';
-		const asking = setInterval(() => void this.#askHowFar(run), ASK_EVERY);
 		try {
-			const view = await ask(
-				api.POST('/api/clients/{id}/week', {
-					params: { path: { id: this.#client }, query: { run } },
-					body: { ...this.#draft, ask: null, seen: this.#seen },
-					signal: stop
-				})
+			const view = await follow(
+				(run) =>
+					ask(
+						api.POST('/api/clients/{id}/week', {
+							params: { path: { id: this.#client }, query: { run } },
+							body: { ...this.#draft, ask: null, seen: this.#seen },
+							signal: stop
+						})
+					),
+				(howFar) => (this.howFar = howFar?.words ?? '')
 			);
 			if (view.outcome.changes.length > 0) await this.apply(view.outcome.changes);
 			this.trouble = '';
@@ -290,15 +289,7 @@ export class Bench {
 		} catch (problem) {
 			if (!stop.aborted) this.trouble = messageOf(problem);
 			return null;
-		} finally {
-			clearInterval(asking);
 		}
-	}
-
-	/** A search that ended in the meantime has no answer. */
-	async #askHowFar(run: string) {
-		const { data } = await api.GET('/api/week-searches/{run}', { params: { path: { run } } });
-		if (data) this.howFar = data.words;
 	}
 
 	/** Makes a session fit the minutes there are; one step back makes it long again. */

@@ -1,6 +1,8 @@
 <script lang="ts">
 	import { goto, invalidateAll } from '$app/navigation';
-	import { api, ask, messageOf, type CaseFiles } from '$lib/api/client';
+	import { api, ask, messageOf, type CaseFiles, type HowFar } from '$lib/api/client';
+	import { follow } from '$lib/api/underWay';
+	import UnderWay from './UnderWay.svelte';
 
 	/** Clients from case files: looked at first, brought in all together or not at all. */
 	let file = $state.raw<File | null>(null);
@@ -8,6 +10,7 @@
 	let rules = $state(false);
 	let over = $state(false);
 	let busy = $state(false);
+	let howFar = $state.raw<HowFar | null>(null);
 	let trouble = $state('');
 	let picker: HTMLInputElement;
 
@@ -17,13 +20,17 @@
 		trouble = '';
 		const given = file;
 		try {
-			view = await ask(
-				api.POST('/api/case-files', {
-					params: { query: { keep, rules: keep && rules } },
-					body: given as unknown as string,
-					bodySerializer: () => given,
-					headers: { 'Content-Type': 'application/octet-stream' }
-				})
+			view = await follow(
+				(run) =>
+					ask(
+						api.POST('/api/case-files', {
+							params: { query: { keep, rules: keep && rules, run } },
+							body: given as unknown as string,
+							bodySerializer: () => given,
+							headers: { 'Content-Type': 'application/octet-stream' }
+						})
+					),
+				(told) => (howFar = told)
 			);
 			if (view.kept) {
 				await invalidateAll();
@@ -82,10 +89,7 @@
 		>
 	</div>
 	{#if busy}
-		<progress
-			class="progress mt-2 block w-full"
-			aria-label={view ? 'Keeping the clients' : `Reading ${file?.name}`}
-		></progress>
+		<UnderWay {howFar} label={view ? 'Keeping the clients' : `Reading ${file?.name}`} />
 	{/if}
 	{#if trouble}<p class="text-accent mt-2" role="alert">{trouble}</p>{/if}
 	{#if view}

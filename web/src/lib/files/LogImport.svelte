@@ -1,5 +1,7 @@
 <script lang="ts">
-	import { api, ask, messageOf, type LogFile } from '$lib/api/client';
+	import { api, ask, messageOf, type HowFar, type LogFile } from '$lib/api/client';
+	import { follow } from '$lib/api/underWay';
+	import UnderWay from './UnderWay.svelte';
 	import { shortDay } from '$lib/units';
 
 	/** A log from a file: what is in it and what could not be read, row by row, before anything is kept. */
@@ -14,19 +16,24 @@
 	let view = $state.raw<LogFile | null>(null);
 	let trouble = $state('');
 	let busy = $state(false);
+	let howFar = $state.raw<HowFar | null>(null);
 	$effect(() => dialog.showModal());
 
 	async function read(keep: boolean) {
 		busy = true;
 		trouble = '';
 		try {
-			view = await ask(
-				api.POST('/api/clients/{id}/log-file', {
-					params: { path: { id: client }, query: { keep } },
-					body: file as unknown as string,
-					bodySerializer: () => file,
-					headers: { 'Content-Type': 'application/octet-stream' }
-				})
+			view = await follow(
+				(run) =>
+					ask(
+						api.POST('/api/clients/{id}/log-file', {
+							params: { path: { id: client }, query: { keep, run } },
+							body: file as unknown as string,
+							bodySerializer: () => file,
+							headers: { 'Content-Type': 'application/octet-stream' }
+						})
+					),
+				(told) => (howFar = told)
 			);
 			if (keep) onkept();
 		} catch (problem) {
@@ -88,10 +95,7 @@
 			{/if}
 		{/if}
 		{#if busy}
-			<progress
-				class="progress mt-2 block w-full"
-				aria-label={view ? `Keeping ${view.sets} sets and learning from them` : `Reading ${file.name}`}
-			></progress>
+			<UnderWay {howFar} label={view ? `Keeping ${view.sets} sets` : `Reading ${file.name}`} />
 		{/if}
 		<div class="mt-3 flex gap-2">
 			{#if view && !view.kept && view.sets > 0}

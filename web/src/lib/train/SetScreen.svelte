@@ -13,12 +13,15 @@
 	const p = $derived(line?.prescription);
 	const sets = $derived(run.steps.filter((s) => s.line === step?.line).length);
 	const counted = $derived(run.standing.counted);
-	/** Drawn for the line as planned; what is done instead today has none. */
+	/** Of the line as it is done today, which may be what is done instead. */
 	const figure = $derived(
-		line &&
-			line.prescription.exercise ===
-				run.session?.lines.find((l) => l.line === line.line)?.prescription.exercise
-			? (figures.find((f) => f.line === line.line && f.place === run.standing.place)?.figure ?? null)
+		line
+			? (figures.find(
+					(f) =>
+						f.line === line.line &&
+						f.place === run.standing.place &&
+						f.exercise === line.prescription.exercise
+				)?.figure ?? null)
 			: null
 	);
 	let reserve = $state<SetLog['reserve']>(null);
