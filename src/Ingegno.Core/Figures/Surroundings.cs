@@ -51,7 +51,9 @@ internal static class Surroundings
         if (setting.Ceiling is { Metres: var ceiling })
         {
             strokes.Add(new(FigureInk.Measure, Line, [new(left, ceiling), new(right, ceiling)]));
-            Label(new(right - 0.12, ceiling - 0.1), ceiling);
+            // On the side the head is not.
+            bool isRight = spots.MaxBy(s => s.Y).X < (left + right) / 2;
+            Label(new(isRight ? right - 0.12 : left + 0.12, ceiling - 0.1), ceiling);
         }
 
         return (strokes.ToImmutable(), labels.ToImmutable());

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PartDone from '$lib/drawing/PartDone.svelte';
 	import type { Unlocks } from './unlocks.svelte';
 
 	/** What one thing more would unlock, best for the money first. */
@@ -16,11 +17,11 @@
 <section class="mt-3" aria-label="What one purchase would unlock">
 	<h2 class="text-[15px]">What would one thing more unlock?</h2>
 	{#if unlocks.stop}
-		<p class="text-soft flex items-center gap-2 text-[12.5px]" role="status">
-			<progress class="h-2 flex-1" max={unlocks.of || 1} value={unlocks.done}></progress>
+		<div class="text-soft flex items-center gap-2 text-[12.5px]" role="status">
+			<PartDone part={unlocks.done / (unlocks.of || 1)} label="Things tried" />
 			{unlocks.done} of {unlocks.of}
 			<button class="btn btn-xs" onclick={() => unlocks.stop?.abort()}>Stop</button>
-		</p>
+		</div>
 	{:else}
 		<button class="btn btn-xs mt-1" onclick={onlook}>Try the price list and the unchecked</button>
 	{/if}

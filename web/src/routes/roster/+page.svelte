@@ -2,6 +2,7 @@
 	import { untrack } from 'svelte';
 	import type { MoveView } from '$lib/api/client';
 	import Hatches from '$lib/drawing/Hatches.svelte';
+	import PartDone from '$lib/drawing/PartDone.svelte';
 	import FitRule from '$lib/roster/FitRule.svelte';
 	import { Roster } from '$lib/roster/roster.svelte';
 	import Keys from '$lib/shell/Keys.svelte';
@@ -49,7 +50,9 @@
 				everybody rebuilt for their own place, under the house rules
 			{/if}
 		</span>
-		{#if roster.stop}<progress class="h-2 w-40" max={roster.of || 1} value={roster.done}></progress>{/if}
+		{#if roster.stop}<span class="flex w-40"
+				><PartDone part={roster.done / (roster.of || 1)} label="Clients moved" /></span
+			>{/if}
 		<span class="flex-1"></span>
 		<label class="flex items-center gap-2"
 			><input type="checkbox" class="checkbox checkbox-sm" bind:checked={roster.wholeWeek} /> fit each week as a
