@@ -1,3 +1,4 @@
+using System.IO.Compression;
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
@@ -34,5 +35,28 @@ public sealed class LongestWorkTests(ServerHost host) : IClassFixture<ServerHost
         var answer = await coach.PostAsJsonAsync($"/api/clients/{id}/bench", new { text = Programme, choices = Array.Empty<object>() }, Stop);
         answer.StatusCode.ShouldBe(HttpStatusCode.OK);
         (await answer.Content.ReadFromJsonAsync<JsonNode>(Stop))!["sessions"]![0]!["lines"]!.AsArray().Count.ShouldBe(40);
+    }
+
+    /// <summary>Megabytes go packed to who takes them packed, and hold the same.</summary>
+    [Fact]
+    public async Task A_long_answer_is_packed_for_who_takes_it_so_and_a_short_one_is_not()
+    {
+        var coach = await host.CoachAsync();
+        string id = (await coach.GetFromJsonAsync<JsonArray>("/api/roster", Stop))![0]!["id"]!.GetValue<string>();
+        string plain = await (await AskAsync(Programme, "identity")).Content.ReadAsStringAsync(Stop);
+        var packed = await AskAsync(Programme, "gzip");
+        packed.Content.Headers.ContentEncoding.ShouldBe(["gzip"]);
+        byte[] bytes = await packed.Content.ReadAsByteArrayAsync(Stop);
+        bytes.Length.ShouldBeLessThan(plain.Length / 4);
+        using var read = new StreamReader(new GZipStream(new MemoryStream(bytes), CompressionMode.Decompress));
+        (await read.ReadToEndAsync(Stop)).ShouldBe(plain);
+        (await AskAsync("Goblet squat 3 x 8", "gzip")).Content.Headers.ContentEncoding.ShouldBeEmpty();
+
+        Task<HttpResponseMessage> AskAsync(string text, string accepts)
+        {
+            var ask = new HttpRequestMessage(HttpMethod.Post, $"/api/clients/{id}/bench") { Content = JsonContent.Create(new { text, choices = Array.Empty<object>() }) };
+            ask.Headers.TryAddWithoutValidation("Accept-Encoding", accepts);
+            return coach.SendAsync(ask, Stop);
+        }
     }
 }

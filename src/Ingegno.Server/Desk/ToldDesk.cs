@@ -3,8 +3,8 @@ using System.Net.Mime;
 using System.Reflection;
 using System.Text.Json;
 using Ingegno.Core.Quantities;
+using Ingegno.Server.Web;
 using Microsoft.AspNetCore.Http.Metadata;
-using Microsoft.Net.Http.Headers;
 
 namespace Ingegno.Server.Desk;
 
@@ -33,16 +33,9 @@ internal sealed class ToldDesk : IResult, IEndpointMetadataProvider
 
     public async Task ExecuteAsync(HttpContext httpContext)
     {
-        bool packed = httpContext.Request.GetTypedHeaders().AcceptEncoding.Any(e => e.Value == "gzip" && e.Quality is not 0);
         var response = httpContext.Response;
         response.ContentType = MediaTypeNames.Application.Json;
-        response.Headers.Vary = HeaderNames.AcceptEncoding;
-        if (packed)
-        {
-            response.Headers.ContentEncoding = "gzip";
-        }
-
-        byte[] body = packed ? _packed : _plain;
+        byte[] body = httpContext.SaysPacked() ? _packed : _plain;
         response.ContentLength = body.Length;
         await response.Body.WriteAsync(body, httpContext.RequestAborted);
     }
