@@ -41,6 +41,36 @@ public sealed partial class CaseFileApiTests
         (await back.GetAsync("progress"))["lines"]!.AsArray().Select(l => l!["step"]?["sentence"]?.GetValue<string>()).ShouldBe(steps);
     }
 
+    /// <summary>What was decided on the Desk comes along, and can be taken back there as it could here.</summary>
+    [Fact]
+    public async Task Decisions_come_along_and_can_be_taken_back()
+    {
+        await using var host = new ClockedHost(Monday);
+        var api = await Api.WithPlanAsync(await host.CoachAsync(first: true), "Monday\nGoblet squat 3 x 8 @ 20 kg\nPush-up 3 x 8 RPE 8");
+        var line = Api.Lines(await api.PlanAsync())[1];
+        await api.LogAsync(Api.Sets(line, "2026-11-18", more: 2, left: 4));
+        await api.LogAsync(Api.Sets(line, "2026-11-20", more: 2, left: 4));
+        string before = Prescribed(await api.PlanAsync());
+        var step = (await api.ProposalsAsync()).First(p => p["take"] is not null && p["kind"]!.GetValue<string>() != "unsent");
+        (await api.AnswerAsync(step)).StatusCode.ShouldBe(HttpStatusCode.OK);
+        var went = await api.GetAsync("files/case.json");
+        went["decisions"]!.AsArray().Count.ShouldBe(1);
+
+        string id = (await BringAsync(api.Coach, went.ToJsonString(), keep: true))["clients"]![0]!["id"]!.GetValue<string>();
+        var back = new Api(api.Coach, id);
+        Unnamed((await back.GetAsync("files/case.json")).ToJsonString()).ShouldBe(Unnamed(went.ToJsonString()));
+        (await back.ProposalsAsync()).ShouldNotContain(p => p["subject"]!.GetValue<string>() == step["subject"]!.GetValue<string>());
+        string asTaken = Prescribed(await api.PlanAsync());
+        asTaken.ShouldNotBe(before, step.ToJsonString());
+        Prescribed(await back.PlanAsync()).ShouldBe(asTaken);
+        var decided = (await back.GetAsync("decisions"))[0]!;
+        (await api.Coach.PostAsync($"/api/clients/{id}/decisions/{decided["id"]}/undo", null, Stop)).StatusCode.ShouldBe(HttpStatusCode.OK);
+        Prescribed(await back.PlanAsync()).ShouldBe(before);
+        Prescribed(await api.PlanAsync()).ShouldBe(asTaken, "the other client's plan is as it was");
+
+        static string Prescribed(JsonNode plan) => string.Join('\n', Api.Lines(plan).Select(l => l["prescription"]!.ToJsonString()));
+    }
+
     [Fact]
     public async Task A_practice_comes_back_from_its_zip_with_its_rules()
     {
@@ -162,6 +192,11 @@ public sealed partial class CaseFileApiTests
         var told = await BringAsync(coach, $$"""{"format":"ingegno-case","version":2,"client":{"name":"A"},"changeWords":"{{new string('a', 2001)}}"}""", keep: true);
         told["kept"]!.GetValue<bool>().ShouldBeFalse();
         told["problems"]!.AsArray().ShouldContain(p => p!["path"]!.GetValue<string>() == "changeWords", told.ToJsonString());
+
+        told = await BringAsync(
+            coach, """{"format":"ingegno-case","version":2,"client":{"name":"A"},"decisions":[{"at":"2026-11-20T10:00:00Z","about":[],"sentence":"x","answer":"taken","before":{"fixture":5}}]}""", keep: true);
+        told["kept"]!.GetValue<bool>().ShouldBeFalse();
+        told["problems"]!.AsArray().ShouldContain(p => p!["path"]!.GetValue<string>() == "decisions[0].before", told.ToJsonString());
     }
 
     private static Task<JsonNode> BringAsync(HttpClient coach, string text, bool keep) => BringAsync(coach, Encoding.Latin1.GetBytes(text), keep ? "?keep=true" : "");

@@ -16,6 +16,13 @@ namespace Ingegno.Formats.CaseFiles;
 /// <summary>Sets that were asked as the same.</summary>
 public sealed record AskedSets(Prescription As, ImmutableArray<Guid> Sets);
 
+/// <summary>What the coach decided on the Desk.</summary>
+/// <param name="About">What it was about, so that the same is not asked again.</param>
+/// <param name="Before">How things beside the plan stood before it, and after, for taking it back; null where it touched none.</param>
+/// <param name="Command">The changes of the plan that came of it, by their own; null where none did.</param>
+public sealed record CaseDecision(
+    DateTimeOffset At, ImmutableArray<Subject> About, string Sentence, Answer Answer, bool Undone = false, JsonElement? Before = null, JsonElement? After = null, Guid? Command = null);
+
 /// <summary>
 /// One client as one JSON document: who, where, the written programme, and what was logged. Fields this version
 /// does not know are kept.
@@ -63,6 +70,9 @@ public sealed record CaseFile
 
     /// <summary>Pain the coach has cleared.</summary>
     public ImmutableArray<PainClearance> Cleared { get; init; } = [];
+
+    /// <summary>What the coach decided on the Desk, oldest first.</summary>
+    public ImmutableArray<CaseDecision> Decisions { get; init; } = [];
 
     /// <summary>The coach's own words over the note of changes; null for the usual ones.</summary>
     public string? ChangeWords { get; init; }

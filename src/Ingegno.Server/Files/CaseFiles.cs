@@ -11,6 +11,7 @@ using Ingegno.Core.Progression;
 using Ingegno.Core.Quantities;
 using Ingegno.Formats.CaseFiles;
 using Ingegno.Formats.ProgrammeText;
+using Ingegno.Server.Desk;
 using Ingegno.Server.Log;
 using Ingegno.Storage;
 
@@ -25,9 +26,9 @@ public sealed record BroughtIn(
 
 /// <summary>Clients as case files: written out whole, and brought in with names of their own, all of it or nothing.</summary>
 internal sealed class CaseFiles(
-    Database database, Storage.Clients clients, Places places, Storage.Practices practices, Storage.Plans plans, SetLogs logs, SessionNotes notes, ChangeWords words, Learner learner, TimeProvider clock)
+    Database database, Storage.Clients clients, Places places, Storage.Practices practices, Storage.Plans plans, SetLogs logs, SessionNotes notes, ChangeWords words, DecisionRecords decisions, Learner learner, TimeProvider clock)
 {
-    private const int MostSets = 50_000, MostPlaces = 20, MostChanges = 20_000;
+    private const int MostSets = 50_000, MostPlaces = 20, MostChanges = 20_000, MostDecisions = 20_000, LongestSentence = 4000;
 
     /// <summary>Null when the coach has no such client.</summary>
     internal async Task<CaseFile?> WriteAsync(string coach, string id)
@@ -59,6 +60,11 @@ internal sealed class CaseFiles(
             Asked = [.. log.Where(s => s.As is not null).GroupBy(s => JsonSerializer.Serialize(s.As, TradeJson.Options), StringComparer.Ordinal).Select(g => new AskedSets(g.First().As!, [.. g.Select(s => s.Set.Id)]))],
             Notes = [.. await notes.OfClientAsync(coach, id)],
             Cleared = [.. await notes.ClearedAsync(coach, id)],
+            Decisions =
+            [
+                .. (await decisions.OfClientAsync(coach, id)).Reverse().Select(d => new CaseDecision(
+                    d.At, d.About, d.Sentence, d.Answer, d.Undone, Element(d.Before), Element(d.After), d.Command)),
+            ],
             ChangeWords = await words.FindAsync(coach, id),
             Exercises = [.. own.Where(o => logged.Contains(o.Id) || said.Contains($"\"{o.Id}\"", StringComparison.Ordinal) || plan.Text.Contains(o.Name, StringComparison.OrdinalIgnoreCase))],
             Other = await clients.OtherAsync(coach, id) is { } other ? JsonSerializer.Deserialize<Dictionary<string, JsonElement>>(other, TradeJson.Options) : null,
@@ -154,6 +160,17 @@ internal sealed class CaseFiles(
             await notes.ClearAsync(coach, id, cleared.Exercise, cleared.Through, writing);
         }
 
+        foreach (var decided in file.Decisions)
+        {
+            var record = new DecisionRecord(
+                Guid.CreateVersion7().ToString(), id, decided.At, decided.About, decided.Sentence, decided.Answer, decided.Before?.GetRawText(), decided.After?.GetRawText(), false, decided.Command);
+            await decisions.AddAsync(coach, record, writing);
+            if (decided.Undone)
+            {
+                await decisions.UndoAsync(coach, record, now, writing);
+            }
+        }
+
         if (file.ChangeWords is { } said)
         {
             await words.SaveAsync(coach, id, said, writing);
@@ -179,9 +196,9 @@ internal sealed class CaseFiles(
     private static InputProblem[] Problems(CaseFile file, HouseRules rules)
     {
         var catalogue = rules.Catalogue;
-        if (file.Log.Length > MostSets || file.Elsewhere.Length >= MostPlaces || file.Changes.Length > MostChanges || file.Programme.Length > ProgrammeReader.MostCharacters)
+        if (file.Log.Length > MostSets || file.Elsewhere.Length >= MostPlaces || file.Changes.Length > MostChanges || file.Decisions.Length > MostDecisions || file.Programme.Length > ProgrammeReader.MostCharacters)
         {
-            return [new("", $"The file is too large: at most {MostSets:N0} sets, {MostPlaces} places, {MostChanges:N0} changes and {ProgrammeReader.MostCharacters:N0} letters of programme.")];
+            return [new("", $"The file is too large: at most {MostSets:N0} sets, {MostPlaces} places, {MostChanges:N0} changes, {MostDecisions:N0} decisions and {ProgrammeReader.MostCharacters:N0} letters of programme.")];
         }
 
         InputProblem[] problems =
@@ -192,10 +209,39 @@ internal sealed class CaseFiles(
             .. file.Block is { } block ? BlockProblems.Of(block).Select(p => p with { Path = "block." + p.Path }) : [],
             .. file.Log.SelectMany((s, i) => SetLogProblems.Of(s, $"log[{i}]", catalogue)),
             .. file.Plan is not null && file.PlaceIds.Length != file.Elsewhere.Length + 1 ? [new InputProblem("placeIds", "Name each place once, the home first.")] : Array.Empty<InputProblem>(),
+            .. file.Decisions.SelectMany((d, i) => Problems(d, $"decisions[{i}]")),
             .. file.ChangeWords?.Length > ChangeWords.Longest ? [new InputProblem("changeWords", $"Keep it under {ChangeWords.Longest} letters.")] : Array.Empty<InputProblem>(),
         ];
         return problems.Length > 0 || file.Plan is null ? problems : Works(file, rules);
     }
+
+    private static IEnumerable<InputProblem> Problems(CaseDecision decided, string path)
+    {
+        if (decided.Sentence.Length > LongestSentence)
+        {
+            yield return new($"{path}.sentence", $"Keep it under {LongestSentence} letters.");
+        }
+
+        foreach (var (stood, name) in new[] { (decided.Before, "before"), (decided.After, "after") })
+        {
+            bool isRead = true;
+            try
+            {
+                _ = Snapshot.Read(stood?.GetRawText());
+            }
+            catch (JsonException)
+            {
+                isRead = false;
+            }
+
+            if (!isRead)
+            {
+                yield return new($"{path}.{name}", "How things stood cannot be read: take it out, and the decision cannot be taken back any more.");
+            }
+        }
+    }
+
+    private static JsonElement? Element(string? json) => json is null ? null : JsonSerializer.Deserialize<JsonElement>(json, TradeJson.Options);
 
     /// <summary>A plan written by hand may name what is not there: it is worked through once before it is kept.</summary>
     private static InputProblem[] Works(CaseFile file, HouseRules rules)
@@ -228,6 +274,7 @@ internal sealed class CaseFiles(
             Asked = [.. file.Asked.Select(a => a with { Sets = [.. a.Sets.Where(s => names.ContainsKey(s.ToString())).Select(s => Guid.Parse(names[s.ToString()]))] })],
             Plan = Anew(file.Plan),
             Changes = [.. file.Changes.Select(c => Anew(c)!)],
+            Decisions = [.. file.Decisions.Select(d => Anew(d)!)],
         };
         return renamed;
 
