@@ -1,7 +1,12 @@
+using System.Buffers;
 using System.IO.Compression;
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
+using Ingegno.Server.Web;
+using Microsoft.AspNetCore.Builder;
+using Microsoft.AspNetCore.Http;
+using Microsoft.AspNetCore.TestHost;
 
 namespace Ingegno.Server.Tests;
 
@@ -35,6 +40,32 @@ public sealed class LongestWorkTests(ServerHost host) : IClassFixture<ServerHost
         var answer = await coach.PostAsJsonAsync($"/api/clients/{id}/bench", new { text = Programme, choices = Array.Empty<object>() }, Stop);
         answer.StatusCode.ShouldBe(HttpStatusCode.OK);
         (await answer.Content.ReadFromJsonAsync<JsonNode>(Stop))!["sessions"]![0]!["lines"]!.AsArray().Count.ShouldBe(40);
+    }
+
+    /// <summary>What is there in time is written out whole, however long that takes: no refusal behind half an answer.</summary>
+    [Fact]
+    public async Task What_is_worked_out_in_time_is_not_cut_while_it_is_written()
+    {
+        var builder = WebApplication.CreateSlimBuilder();
+        builder.WebHost.UseTestServer();
+        builder.Services.AddLongestWork(TimeSpan.FromMilliseconds(200));
+        await using var app = builder.Build();
+        app.UseRequestTimeouts();
+        app.MapGet("/", () => new SlowlyWritten()).StopsInTime();
+        await app.StartAsync(Stop);
+        var answer = await app.GetTestClient().GetAsync("/", Stop);
+        answer.StatusCode.ShouldBe(HttpStatusCode.OK);
+        (await answer.Content.ReadAsStringAsync(Stop)).ShouldBe("half, and half");
+    }
+
+    private sealed class SlowlyWritten : IResult
+    {
+        public async Task ExecuteAsync(HttpContext httpContext)
+        {
+            httpContext.Response.BodyWriter.Write("half, "u8);
+            await Task.Delay(TimeSpan.FromSeconds(1), httpContext.RequestAborted);
+            httpContext.Response.BodyWriter.Write("and half"u8);
+        }
     }
 
     /// <summary>Megabytes go packed to who takes them packed, and hold the same.</summary>

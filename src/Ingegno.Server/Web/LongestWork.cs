@@ -17,11 +17,21 @@ internal static class LongestWork
         WriteTimeoutResponse = context => Answers.TookTooLong(longest).ExecuteAsync(context),
     }));
 
-    /// <summary>For routes whose handlers look at the token of the request.</summary>
+    /// <summary>
+    /// For routes whose handlers look at the token of the request. The bound is on the work: once its result is there nothing stops it from being
+    /// written out, else words of a refusal could stand behind half an answer.
+    /// </summary>
     internal static TBuilder StopsInTime<TBuilder>(this TBuilder routes)
         where TBuilder : IEndpointConventionBuilder
     {
         routes.WithRequestTimeout(Policy);
+        routes.AddEndpointFilter(async (context, next) =>
+        {
+            var result = await next(context);
+            context.HttpContext.Features.Get<IHttpRequestTimeoutFeature>()?.DisableTimeout();
+            context.HttpContext.RequestAborted.ThrowIfCancellationRequested();
+            return result;
+        });
         return routes;
     }
 }
