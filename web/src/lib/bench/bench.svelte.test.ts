@@ -54,6 +54,32 @@ function watched(what: () => string) {
 	return { shown, stop };
 }
 
+describe('working out', () => {
+	test('is asked for once more where it took too long, and only once', async () => {
+		for (const [second, trouble] of [
+			[ok(EMPTY), ''],
+			[refused(503), 'Saved elsewhere.']
+		] as const) {
+			open = [];
+			const rebuilding = bench.rebuild();
+			open[0]!.answer(refused(503));
+			await vi.waitFor(() => expect(open).toHaveLength(2));
+			open[1]!.answer(second);
+			await rebuilding;
+			expect(open).toHaveLength(2);
+			expect(bench.trouble).toBe(trouble);
+		}
+	});
+
+	test('is not asked for again where it was refused', async () => {
+		const rebuilding = bench.rebuild();
+		open[0]!.answer(refused(400));
+		await rebuilding;
+		expect(open).toHaveLength(1);
+		expect(bench.trouble).toBe('Saved elsewhere.');
+	});
+});
+
 describe('saving', () => {
 	test('shows as saved, whichever of a save and a rebuild ends first', async () => {
 		for (const first of ['bench', 'plan']) {

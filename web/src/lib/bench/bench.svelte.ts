@@ -15,6 +15,9 @@ import {
 	type WeekView
 } from '$lib/api/client';
 
+/** The server gave up what it was working out (LongestWork). */
+const TOOK_TOO_LONG = 503;
+
 /** What is typed and chosen: the whole of what undo goes back through. */
 interface Draft {
 	text: string;
@@ -93,12 +96,7 @@ export class Bench {
 		const ticket = ++this.#asked;
 		this.#rebuilding = true;
 		try {
-			const view = await ask(
-				api.POST('/api/clients/{id}/bench', {
-					params: { path: { id: this.#client } },
-					body: { ...this.#draft, ask: this.asked ? [this.asked] : null, seen: this.#seen }
-				})
-			);
+			const view = await this.#workedOut();
 			if (ticket !== this.#asked) return;
 			this.view = view;
 			this.trouble = '';
@@ -109,6 +107,23 @@ export class Bench {
 				this.#rebuilding = false;
 				this.answered = true;
 			}
+		}
+	}
+
+	/** What was stopped because it took too long goes on where it stopped: it is asked for once more. */
+	async #workedOut(): Promise<BenchView> {
+		const once = () =>
+			ask(
+				api.POST('/api/clients/{id}/bench', {
+					params: { path: { id: this.#client } },
+					body: { ...this.#draft, ask: this.asked ? [this.asked] : null, seen: this.#seen }
+				})
+			);
+		try {
+			return await once();
+		} catch (problem) {
+			if (!(problem instanceof Refusal) || problem.problem.status !== TOOK_TOO_LONG) throw problem;
+			return await once();
 		}
 	}
 
