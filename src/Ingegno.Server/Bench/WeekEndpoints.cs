@@ -34,8 +34,8 @@ internal static class WeekEndpoints
     {
         api.MapPost("/clients/{id}/week", SolveAsync).WithName("solveWeek");
         api.MapGet("/clients/{id}/unlocks", OffersAsync).WithName("listUnlocks");
-        api.MapPost("/clients/{id}/unlocks", UnlockAsync).WithName("unlock").StopsInTime();
-        api.MapPost("/clients/{id}/unlocks/basket", BasketAsync).WithName("fillBasket").StopsInTime();
+        api.MapPost("/clients/{id}/unlocks", UnlockAsync).WithName("unlock");
+        api.MapPost("/clients/{id}/unlocks/basket", BasketAsync).WithName("fillBasket");
     }
 
     private static async Task<Results<Ok<ImmutableArray<UnlockOffer>>, ProblemHttpResult>> OffersAsync(string id, ClaimsPrincipal user, Cases cases) =>
