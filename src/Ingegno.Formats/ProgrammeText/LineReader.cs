@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
@@ -19,7 +20,15 @@ internal static class LineReader
     /// <summary>Seconds of a lowering that is all there is of a repetition (3 to 5 are usual; common practice).</summary>
     private const int SlowLowering = 5;
 
+    /// <summary>Lines kept as parted; a block has fewer.</summary>
+    private const int MostKept = 1024;
+
     private static readonly ProgrammeTokenizer Tokenizer = new();
+
+    private static readonly ConcurrentDictionary<string, Parted> Kept = new(StringComparer.Ordinal);
+
+    /// <summary>A line in its parts, never changed once it is read.</summary>
+    private sealed record Parted(Token<ProgrammeToken>[] Tokens, string? Group, int Place, List<Stretch> Found);
 
     /// <param name="Line">Null when no sets and repetitions were found.</param>
     internal sealed record Result(WrittenLine? Line, ImmutableArray<TextProblem> Problems);
@@ -31,13 +40,7 @@ internal static class LineReader
             return new(null, [new(number, LongestLine + 1, text.Length - LongestLine, $"A line has at most {LongestLine} characters: put each exercise on its own line.")]);
         }
 
-        string plain = LineText.Plain(text);
-        int begins = LineText.AfterListMark(plain);
-        var tokens = Tokenizer.Tokenize(plain).ToArray();
-        var (group, place, start) = LineText.NumberedTag(plain, begins) is { } numbered
-            ? (numbered.Group, numbered.Place, At(tokens, numbered.End))
-            : Tag(tokens, At(tokens, begins));
-        var found = Found(plain, tokens, start);
+        var (tokens, group, place, found) = Stretches(LineText.Plain(text));
         if (!found.Any(f => f.Parts.OfType<LinePart.Dose>().Any()) || NameOf(tokens, found) is not { } name)
         {
             int column = text.Length - text.TrimStart().Length + 1;
@@ -45,6 +48,32 @@ internal static class LineReader
         }
 
         return Complete(text, number, tokens, (group, place), found, name, catalogue, unit, names);
+    }
+
+    /// <summary>What a line falls into before a name or a unit is known: a hundred phrases are tried at each of its words, and most lines of a text are as before.</summary>
+    private static Parted Stretches(string plain)
+    {
+        if (!Kept.TryGetValue(plain, out var parted))
+        {
+            if (Kept.Count >= MostKept)
+            {
+                Kept.Clear();
+            }
+
+            Kept[plain] = parted = Anew(plain);
+        }
+
+        return parted;
+    }
+
+    private static Parted Anew(string plain)
+    {
+        int begins = LineText.AfterListMark(plain);
+        var tokens = Tokenizer.Tokenize(plain).ToArray();
+        var (group, place, start) = LineText.NumberedTag(plain, begins) is { } numbered
+            ? (numbered.Group, numbered.Place, At(tokens, numbered.End))
+            : Tag(tokens, At(tokens, begins));
+        return new(tokens, group, place, Found(plain, tokens, start));
     }
 
     /// <summary>The first token at or behind a letter.</summary>
