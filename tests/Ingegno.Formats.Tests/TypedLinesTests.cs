@@ -26,6 +26,36 @@ public sealed partial class TypedLinesTests
         (100.0 * (lines.Length - wrong.Length) / lines.Length).ShouldBeGreaterThanOrEqualTo(Wanted, report);
     }
 
+    /// <summary>Two weights are twice one, or the lift that is done with two; which of them is told (common practice).</summary>
+    [Theory]
+    [InlineData("Bench press 4x8 2x30 kg", "dumbbell-bench-press", 30)]
+    [InlineData("Squat 4x8 2 x 24 kg", "two-dumbbell-squat", 24)]
+    [InlineData("Overhead press 3x8 20 kg per hand", "standing-dumbbell-press", 20)]
+    [InlineData("Bicep curl 3x12 12 kg each hand", "dumbbell-curl", 12)]
+    [InlineData("Chest-supported row 4x10 30 kg per hand", "chest-supported-row", 60)]
+    [InlineData("Single-leg RDL 3x10 2x16 kg", "one-leg-romanian-deadlift", 32)]
+    [InlineData("Swing 3x15 2x16 kg", "kettlebell-swing", 32)]
+    public void Two_weights_are_told_as_two(string typed, string exercise, double kg)
+    {
+        var read = Read(typed);
+        var line = LinesOf(read).Single();
+        line.Exercise.ShouldBe(exercise);
+        line.Intensity.Load!.Value.Kilograms.ShouldBe(kg, 0.01);
+        read.Problems.ShouldContain(p => p.IsDoubt && p.Message.StartsWith("Two weights", StringComparison.Ordinal));
+    }
+
+    /// <summary>What is done with two weights, or with one, is written for one hand and needs no telling.</summary>
+    [Theory]
+    [InlineData("Dumbbell bench press 4x8 2x30 kg", 30)]
+    [InlineData("Split squat 3x10 2x16 kg", 16)]
+    [InlineData("Bench press 4x8 60 kg", 60)]
+    public void One_weight_is_told_as_it_stands(string typed, double kg)
+    {
+        var read = Read(typed);
+        read.Problems.ShouldBeEmpty();
+        LinesOf(read).Single().Intensity.Load!.Value.Kilograms.ShouldBe(kg, 0.01);
+    }
+
     /// <summary>What has no one meaning, or none, is asked about and never chosen from.</summary>
     [Theory]
     [InlineData("Bench press 3x8 bw", "nothing without a load")]

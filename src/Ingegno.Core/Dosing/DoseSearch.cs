@@ -13,6 +13,9 @@ namespace Ingegno.Core.Dosing;
 /// </summary>
 public static class DoseSearch
 {
+    /// <summary>Power is trained with so many repetitions a set at most, and no more are given of a clean or a snatch where none were written (Haff and Triplett; from memory).</summary>
+    internal const int MostForPower = 5;
+
     /// <summary>The best dose, or null when not one repetition is possible or the ladder is empty.</summary>
     /// <param name="styles">Of this exercise, client and rules, where they are at hand; null works them out.</param>
     public static Dose? Find(
@@ -88,7 +91,9 @@ public static class DoseSearch
         double least = client.Level == Level.Beginner ? rules.BeginnerReserve
             : rules.Teaches(Teaching.ToFailure) && TechniqueLimits.IsRisky(effort.Exercise) ? 1
             : 0;
-        return new LineDose(intent, effort, rung, cap ?? MeasureStair.MostOf(intent, rules), least)
+        int most = cap ?? MeasureStair.MostOf(intent, rules);
+        // A lift thrown while tired is another lift.
+        return new LineDose(intent, effort, rung, effort.Exercise.IsOlympicLift ? Math.Min(most, Math.Max(intent.Repetitions.Max(), MostForPower)) : most, least)
         {
             RepeatsWith = rules.Teaches(Teaching.RestShort) ? 0 : 1,
         };

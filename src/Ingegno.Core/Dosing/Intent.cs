@@ -33,6 +33,9 @@ public sealed record Intent
     /// <summary>Repetitions the last set could go to.</summary>
     public required double LastToFailure { get; init; }
 
+    /// <summary>Few repetitions for speed: what stands in for them is never slow.</summary>
+    public bool IsFast { get; init; }
+
     /// <summary>As many as possible: it may go to the cap of test sets.</summary>
     public bool IsTestSet { get; init; }
 

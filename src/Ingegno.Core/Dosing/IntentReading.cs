@@ -116,6 +116,7 @@ public static class IntentReading
             Effective = forecast.Sum(s => s.Effective),
             Reserves = [.. forecast.Select(s => Math.Max(0, s.Reserve))],
             LastToFailure = last.ToFailure,
+            IsFast = effort.Exercise.IsBallistic && plan.Repetitions.Min() <= DoseSearch.MostForPower,
             IsTestSet = line.Sets.All(s => s.Kind == CountKind.AsManyAsPossible),
             Tempo = plan.Style.Tempo,
             Rest = plan.Rest,
@@ -128,7 +129,7 @@ public static class IntentReading
 
     /// <summary>A pair is written per hand, everything else as one load.</summary>
     private static Mass LoadOf(Mass written, Exercise exercise) =>
-        exercise.Holds.Contains(Hold.Pair) && !exercise.Holds.Contains(Hold.OneHand) ? written * 2 : written;
+        exercise.IsLoadedPerHand ? written * 2 : written;
 
     private static SetPlan Plan(WrittenLine line, Exercise exercise, Mass load, ImmutableArray<PartnerSet> partners)
     {

@@ -62,7 +62,8 @@ public static class MeasureStair
             return [new(most, 0, space.MostTechniques, false, true)];
         }
 
-        return intent.Cap is null && equivalent < TooLight ? [new(top, 0, 0, true, false)] : [.. Climbed(rules.Stair, Math.Min(most, written), top, ceiling, space.MostTechniques)];
+        // Fast work is never replaced by slow work, nor by a set that goes on for want of load (common practice).
+        return intent.IsFast || (intent.Cap is null && equivalent < TooLight) ? [new(top, 0, 0, true, false)] : [.. Climbed(rules.Stair, Math.Min(most, written), top, ceiling, space.MostTechniques)];
     }
 
     /// <summary>Each step with all before it; over the zone a measure carries the set.</summary>

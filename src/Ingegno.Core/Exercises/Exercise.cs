@@ -74,6 +74,12 @@ public sealed record Exercise
     /// <summary>Done for speed alone; slow repetitions with a load are another thing.</summary>
     public bool IsBallistic => Techniques is [Technique.FastIntent];
 
+    /// <summary>A clean or a snatch: a bar thrown, which tiredness makes dangerous before it makes it hard.</summary>
+    public bool IsOlympicLift => IsBallistic && Holds.Contains(Hold.Bar);
+
+    /// <summary>Two weights are what it is done with: a load is written for one hand.</summary>
+    public bool IsLoadedPerHand => Holds.Contains(Hold.Pair) && !Holds.Contains(Hold.OneHand);
+
     /// <summary>Only the lowering is done; for those whom one whole repetition is too much.</summary>
     public bool IsLoweringOnly => Techniques is [Technique.SlowLowering, Technique.LoweringOnly];
 

@@ -45,6 +45,9 @@ public readonly record struct StandIn(CandidateClass Class, double Off)
     /// <summary>Muscles shared from which another movement is for the same ones, and under which it is for few of them (common practice).</summary>
     private const double SameMuscles = 0.5, FewMuscles = 0.35;
 
+    /// <summary>Muscles shared from which one joint of the same pattern does for several: a pull-apart for a face pull (common practice).</summary>
+    private const double NearlyAll = 0.75;
+
     /// <summary>Repetitions left beyond what was asked at which a dose is wholly off, and what each measure after the first puts it off (common practice).</summary>
     private const double FarFromFailure = 10, FurtherMeasure = 0.2;
 
@@ -77,6 +80,12 @@ public readonly record struct StandIn(CandidateClass Class, double Off)
     {
         if (dose is null || intent is null)
         {
+            // A clean of triples becomes jumps of triples; a swing of fifteen becomes no fifteen jumps.
+            if (intent is not null && written.IsForecast && !exercise.IsForecast && IsFastForFast(written, exercise))
+            {
+                return new(intent.IsFast ? CandidateClass.SameMuscles : CandidateClass.Remote, ByItsLog);
+            }
+
             // Dosed by feel, or an unloaded imitation of loaded work.
             return written.IsForecast && exercise.IsForecast && intent is not null && exercise.Id != written.Id
                 ? AtBest(written, exercise, setUp, role) with { Off = ByFeel }
@@ -122,14 +131,17 @@ public readonly record struct StandIn(CandidateClass Class, double Off)
         }
 
         double shared = Shared(written, exercise);
-        bool pattern = written.Pattern == exercise.Pattern && written.Kind == exercise.Kind && written.IsBallistic == exercise.IsBallistic;
-        return shared >= SameMuscles && (pattern || role == Role.Accessory) ? CandidateClass.SameMuscles
+        bool pattern = written.Pattern == exercise.Pattern && (written.Kind == exercise.Kind || shared >= NearlyAll) && written.IsBallistic == exercise.IsBallistic;
+        return IsFastForFast(written, exercise) || shared >= SameMuscles && (pattern || role == Role.Accessory) ? CandidateClass.SameMuscles
             : ByAnother(written, exercise);
     }
 
+    /// <summary>Both done for speed, with muscles in common: speed is what was written.</summary>
+    private static bool IsFastForFast(Exercise written, Exercise exercise) => written.IsBallistic && exercise.IsBallistic && Shared(written, exercise) >= FewMuscles;
+
     /// <summary>Another movement for muscles of it; one joint is far from several, and the lowering alone from the whole.</summary>
     private static CandidateClass ByAnother(Exercise written, Exercise exercise) =>
-        Shared(written, exercise) < FewMuscles || (written.Kind == MovementKind.Compound && exercise.Kind == MovementKind.Isolation)
+        Shared(written, exercise) < FewMuscles || (written.Kind == MovementKind.Compound && exercise.Kind == MovementKind.Isolation && !(written.Pattern == exercise.Pattern && Shared(written, exercise) >= NearlyAll))
             || (exercise.IsLoweringOnly && !written.IsLoweringOnly && !IsSameMovement(written, exercise))
             ? CandidateClass.Remote
             : CandidateClass.OtherMovement;

@@ -11,14 +11,18 @@ public static class Reason
     /// <summary>Above this a part counts as kept.</summary>
     private const double Kept = 0.9;
 
+    /// <summary>A demand nobody would give as a figure.</summary>
+    private const double HardlyAnything = 0.05;
+
     /// <summary>What speaks for it.</summary>
     public static string For(Exercise written, Candidate candidate, Intent? intent)
     {
         if (candidate.Exercise.Id == written.Id)
         {
-            return intent is null || candidate.Dose is not { } same || Math.Abs(same.Equivalent.Value - intent.Equivalent.Value) < 0.03
-                ? "Needs nothing that is missing here. Goes across as it is."
-                : $"The same exercise with what is here: {Carried(same, intent)}.";
+            return intent is null || candidate.Dose is not { } same ? "Needs nothing that is missing here. Goes across as it is."
+                : Math.Abs(same.Equivalent.Value - intent.Equivalent.Value) >= 0.03 ? $"The same exercise with what is here: {Carried(same, intent)}."
+                : Measures(same) is { Length: > 0 } measures ? $"The same exercise and its load; {Joined(measures)} bring it to what a set should ask."
+                : "Needs nothing that is missing here. Goes across as it is.";
         }
 
         string kept = KeptWords(written, candidate);
@@ -55,7 +59,8 @@ public static class Reason
         {
             if (dose.Equivalent < SetForecast.HalfCredit)
             {
-                return $"Too light to build on: {dose.Equivalent.InPercent} of what could be lifted counts for endurance, not growth.";
+                string share = dose.Equivalent.Value < HardlyAnything ? "hardly anything" : $"{dose.Equivalent.InPercent}";
+                return $"Too light to build on: {share} of what could be lifted counts for endurance, not growth.";
             }
 
             if (HeavyPracticeLost(dose, intent))
@@ -106,12 +111,13 @@ public static class Reason
         {
             CandidateClass.AsWritten or CandidateClass.SameMovement when written.IsSlot => "The movement asked for",
             CandidateClass.AsWritten or CandidateClass.SameMovement => $"The same movement as the {name}",
-            CandidateClass.OneLimb when one => $"The same movement as the {name}, on one {(HouseRules.IsForLegs(written) ? "leg" : "arm")}",
+            CandidateClass.OneLimb when one => $"The same movement as the {name}, on one {(HouseRules.IsForLegs(written) && !candidate.Exercise.Name.StartsWith("One-arm", StringComparison.Ordinal) ? "leg" : "arm")}",
             CandidateClass.OneLimb => $"A harder variation of the {name}",
             CandidateClass.Band when candidate.Exercise.Sides == Sides.Together && written.Sides == Sides.OneAtATime => $"The same movement as the {name}, with both limbs",
             CandidateClass.Band => $"The same movement as the {name}, against a band",
             CandidateClass.OutsideZone when candidate.Exercise.IsLoweringOnly => $"The lowering of the {name} alone",
             CandidateClass.OutsideZone => $"The same movement as the {name}, past its usual count or effort",
+            CandidateClass.SameMuscles when written.IsBallistic && candidate.Exercise.IsBallistic && !candidate.Exercise.IsForecast => $"Done for speed as the {name} is, without its load",
             CandidateClass.SameMuscles when pattern => $"The pattern of the {name}, along another line",
             CandidateClass.SameMuscles => $"The muscles of the {name}, by another movement",
             _ when pattern && candidate.Exercise.IsForecast => $"The movement of the {name}, far from its effort",
@@ -122,7 +128,7 @@ public static class Reason
 
     private static string Carried(Dose dose, Intent intent)
     {
-        var measures = dose.Bridge.Parts.Where(p => p.Measure != Measure.Load).ToArray();
+        var measures = Measures(dose);
         string load = dose.Rung.Load > Mass.Zero ? dose.Rung.Load.ToString() : "own weight";
         if (measures.Length == 0)
         {
@@ -132,8 +138,12 @@ public static class Reason
         }
 
         string carry = dose.Bridge.Open >= 1 ? "carry part of it" : "make it up";
-        return $"{load} is lighter, {string.Join(" and ", measures.Select(Words))} {carry}";
+        return $"{load} is lighter, {Joined(measures)} {carry}";
     }
+
+    private static BridgePart[] Measures(Dose dose) => [.. dose.Bridge.Parts.Where(p => p.Measure != Measure.Load)];
+
+    private static string Joined(BridgePart[] measures) => string.Join(" and ", measures.Select(Words));
 
     private static string Words(BridgePart part) => part.Measure switch
     {

@@ -200,14 +200,15 @@ public sealed class SubstituteSearch(
     /// <summary>How readily a coach would think of it: muscles, helped by the same pattern.</summary>
     private static Share Likeness(Exercise written, Exercise exercise)
     {
-        if (written.IsForecast != exercise.IsForecast && written.Pattern != exercise.Pattern && !Patterns.AreRelated(written.Pattern, exercise.Pattern))
+        bool related = Patterns.AreRelated(written.Pattern, exercise.Pattern) || (written.IsBallistic && exercise.IsBallistic);
+        if (written.IsForecast != exercise.IsForecast && written.Pattern != exercise.Pattern && !related)
         {
             return Unlike;
         }
 
         double muscles = written.Muscles.OverlapWith(exercise.Muscles).Fraction;
         double likeness = (0.7 * muscles) + (written.Pattern == exercise.Pattern ? 0.3 : 0);
-        return Share.Of(Patterns.AreRelated(written.Pattern, exercise.Pattern) ? Math.Max(likeness, WorthNaming) : likeness);
+        return Share.Of(related ? Math.Max(likeness, WorthNaming) : likeness);
     }
 
     private (Possible? Found, ImmutableArray<Refusal> Reasons) Look(Exercise exercise, Exercise written, Intent? intent, Role role)
@@ -215,6 +216,11 @@ public sealed class SubstituteSearch(
         if (exercise.Setting == Setting.Gym)
         {
             return (null, [new Refusal(RefusalCause.Kit, "needs the gym")]);
+        }
+
+        if (exercise.IsOlympicLift && exercise.Id != written.Id && !written.IsOlympicLift && intent?.Repetitions.Min() > DoseSearch.MostForPower)
+        {
+            return (null, [new Refusal(RefusalCause.Dose, $"is done in sets of one to {DoseSearch.MostForPower}, and {intent.Repetitions.Min()} are written")]);
         }
 
         ImmutableArray<Refusal> against = [.. Gate.Against(exercise, client, home, rules)];

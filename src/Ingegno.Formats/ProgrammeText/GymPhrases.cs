@@ -124,8 +124,8 @@ internal static partial class GymPhrases
         Of($@"(?:@|at)?\s*(?<value>{N})\s*(?:percent|per cent|pct)\b(?:\s*(?:of\s*)?(?:1\s*rm|max|one rep max))?", m => [new LinePart.Percent(Figure(m, "value"))]),
         Of($@"(?:@|at|with)?\s*(?:bw|bodyweight|body weight)\s*\+\s*(?<value>{N})\s*(?<kind>kg|kgs|kilos?|lbs?|pounds?|#)?", m => [new LinePart.Load(Figure(m, "value"), LoadUnit(m))]),
         Of($@"(?:@|at|with|w/)?\s*\+\s*(?<value>{N})\s*(?<kind>kg|kgs|kilos?|lbs?|pounds?|#)(?![a-z])", m => [new LinePart.Load(Figure(m, "value"), LoadUnit(m))]),
-        Of($@"(?:@|at|with|w/)?\s*(?:2|two)\s*[x×]\s*(?<value>{N})\s*(?<kind>kg|kgs|kilos?|lbs?|pounds?|#)(?![a-z])", m => [new LinePart.Load(Figure(m, "value"), LoadUnit(m))]),
-        Of($@"(?:@|at|with|w/)?\s*(?<value>{N})\s*(?<kind>kg|kgs|kilos?|lbs?|pounds?|#)(?![a-z])(?:\s*(?:per|each|a|in each)\s*(?:hand|dumbbell|db)\b)?", m => [new LinePart.Load(Figure(m, "value"), LoadUnit(m))]),
+        Of($@"(?:@|at|with|w/)?\s*(?:2|two)\s*[x×]\s*(?<value>{N})\s*(?<kind>kg|kgs|kilos?|lbs?|pounds?|#)(?![a-z])", m => [new LinePart.Load(Figure(m, "value"), LoadUnit(m), PerHand: true)]),
+        Of($@"(?:@|at|with|w/)?\s*(?<value>{N})\s*(?<kind>kg|kgs|kilos?|lbs?|pounds?|#)(?![a-z])(?<hand>\s*(?:per|each|a|in each)\s*(?:hand|dumbbell|db)\b)?", m => [new LinePart.Load(Figure(m, "value"), LoadUnit(m), m.Groups["hand"].Success)]),
         Of(@"(?:@|at|with)?\s*(?:bw|bodyweight|body weight)(?:\s+only)?\b", _ => [new LinePart.Load(0, "kg")]),
         // Rest.
         Of(@"(?:with\s+)?(?:rest|r)\s*[:=]?\s*(?<low>\d{1,3}(?:[.,]\d+)?)\s*(?:-|–|to)\s*(?<high>\d{1,3}(?:[.,]\d+)?)\s*(?<unit>seconds?|secs?|s\b|minutes?|mins?|min\b|m\b|'|"")?", m => [Rest(m)]),

@@ -12,7 +12,8 @@ internal abstract record LinePart
 {
     internal sealed record Percent(double Value) : LinePart;
 
-    internal sealed record Load(double Value, string? Unit) : LinePart;
+    /// <param name="PerHand">Two such weights are meant, one in each hand.</param>
+    internal sealed record Load(double Value, string? Unit, bool PerHand = false) : LinePart;
 
     internal sealed record Reserve(double Value) : LinePart;
 

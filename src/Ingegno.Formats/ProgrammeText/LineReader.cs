@@ -285,7 +285,27 @@ internal static class LineReader
             }
         }
 
-        return new(LoweredOnly(line), problems.ToImmutable());
+        return new(InBothHands(LoweredOnly(line)), problems.ToImmutable());
+
+        // Two weights on a lift with a bar are that lift with two dumbbells; on all else they come to twice as much.
+        WrittenLine InBothHands(WrittenLine now)
+        {
+            if (now.Intensity.Load is not { } each || known?.Exercise is not { IsLoadedPerHand: false } one
+                || found.Find(f => f.Parts.Any(p => p is LinePart.Load { PerHand: true })) is not { } written)
+            {
+                return now;
+            }
+
+            var at = Place(written.First, written.End);
+            if (PairedLift.Of(one, catalogue) is { } paired)
+            {
+                problems.Add(new(at.Line, at.Column, at.Length, $"Two weights: read as {paired.Name.ToLowerInvariant()}, {each} in each hand. For a bar write what is on it in all.", IsDoubt: true));
+                return now with { Exercise = paired.Id };
+            }
+
+            problems.Add(new(at.Line, at.Column, at.Length, $"Two weights: read as {each * 2} in all.", IsDoubt: true));
+            return now with { Intensity = now.Intensity with { Load = each * 2 } };
+        }
 
         // Where the catalogue has the exercise lowered only, that is meant; else the lowering is slow and the way up is helped.
         WrittenLine LoweredOnly(WrittenLine now)

@@ -35,6 +35,8 @@ public class CommonPracticeTests
     private static ClientProfile Good(ClientProfile client, string exercise, int repetitions) =>
         client with { Lifts = [new KnownLift(exercise, Mass.Zero, repetitions)] };
 
+    private static Member OnTheFloor(Member member) => member with { Home = member.Home with { Fixtures = [] } };
+
     private static HouseRules Taught(Teaching teaching) => HouseRules.Default with { Teachings = [teaching] };
 
     private static Home Unchecked(Home home, FixtureKind kind) =>
@@ -56,6 +58,8 @@ public class CommonPracticeTests
         new("the same pulldown to the chin-up for one good for fourteen",
             () => Of("joost-aalders").Who(c => Good(c, "chin-up", 14) with { Traits = [] }).WithKit().Line("lat-pulldown", 3, 10, before: 1),
             ["chin-up", "neutral-grip-pull-up", "pull-up"], [], [], []),
+        new("a face pull without a high anchor to a pull-apart, not to a row",
+            () => OnTheFloor(Of("maren-ostholt").WithKit(People.Loop())).Line("face-pull", 3, 15), ["band-pull-apart"], [], ["band-seated-row"], [("band-face-pull", RefusalCause.Kit)]),
         new("a heavy hinge without load stays a hinge, on one leg",
             () => Of("tomas-brevik").Keeping(k => k is Sliders).Line("deadlift", 3, 5, intensity: Percent(80)),
             ["one-leg-hinge-reach"], [], [], [("romanian-deadlift", RefusalCause.Kit)]),

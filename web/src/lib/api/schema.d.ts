@@ -2560,6 +2560,10 @@ export interface components {
             isAssisted: boolean;
             /** @description Done for speed alone; slow repetitions with a load are another thing. */
             isBallistic: boolean;
+            /** @description A clean or a snatch: a bar thrown, which tiredness makes dangerous before it makes it hard. */
+            isOlympicLift: boolean;
+            /** @description Two weights are what it is done with: a load is written for one hand. */
+            isLoadedPerHand: boolean;
             /** @description Only the lowering is done; for those whom one whole repetition is too much. */
             isLoweringOnly: boolean;
             /** @description Its repetitions can be forecast from a maximum; otherwise it is dosed by its own log. */
@@ -3325,6 +3329,8 @@ export interface components {
              * @description Repetitions the last set could go to.
              */
             lastToFailure: number;
+            /** @description Few repetitions for speed: what stands in for them is never slow. */
+            isFast: boolean;
             /** @description As many as possible: it may go to the cap of test sets. */
             isTestSet: boolean;
             tempo: components["schemas"]["Tempo"];

@@ -1,0 +1,65 @@
+using Ingegno.Core.Clients;
+using Ingegno.Core.Effort;
+using Ingegno.Core.Exercises;
+using Ingegno.Core.Homes;
+using Ingegno.Core.Programmes;
+using Ingegno.Core.Quantities;
+
+namespace Ingegno.Core.Tests.Substitution;
+
+/// <summary>
+/// What is written for speed is never replaced by slow work, and cleans and snatches are done in few repetitions (power 1 to 5: Haff and
+/// Triplett, from memory; common practice).
+/// </summary>
+public class FastWorkTests
+{
+    private const int MostOfAZone = 12, MostForPower = 5;
+
+    private static readonly Intensity SeventyPercent = new(Percent: Share.Of(0.7));
+
+    [Theory]
+    [InlineData("power-clean")]
+    [InlineData("hang-clean")]
+    [InlineData("power-snatch")]
+    public void No_stand_in_for_a_triple_is_slow_or_long(string lift)
+    {
+        foreach (var given in Homes().SelectMany(m => m.Line(lift, 5, 3, intensity: SeventyPercent).Alternatives).Select(a => a.Prescription).Where(p => p.Tempo is not null))
+        {
+            given.Style.ShouldBe(RepetitionStyle.Plain, given.Exercise);
+            given.Counts.Max().ShouldBeLessThanOrEqualTo(Of(given).IsOlympicLift ? MostForPower : MostOfAZone, given.Exercise);
+        }
+    }
+
+    [Fact]
+    public void Where_something_fast_is_possible_a_triple_stays_fast()
+    {
+        var lines = Homes().Select(m => m.Line("power-clean", 5, 3, intensity: SeventyPercent)).Where(l => l.Alternatives.Any(a => Of(a.Prescription).IsBallistic)).ToArray();
+        lines.ShouldNotBeEmpty();
+        lines.ShouldAllBe(l => Of(l.Chosen!.Prescription).IsBallistic);
+    }
+
+    /// <summary>Fifteen swings are no fifteen cleans, and no fifteen jumps.</summary>
+    [Fact]
+    public void Many_swings_become_neither_cleans_nor_jumps()
+    {
+        foreach (var line in Homes().Select(m => m.Line("kettlebell-swing", 5, 15, intensity: new Intensity(Load: Mass.FromKilograms(24)))))
+        {
+            line.Alternatives.ShouldAllBe(a => !Of(a.Prescription).IsOlympicLift);
+            Of(line.Chosen!.Prescription).Pattern.ShouldNotBe(Pattern.Jump);
+        }
+    }
+
+    /// <summary>The members as they are, and as advanced lifters with a bar and nothing else.</summary>
+    private static IEnumerable<Member> Homes() =>
+        Member.All().Concat(Member.All().Select(m => m.WithKit(Bar).Who(c => c with { Level = Level.Advanced })));
+
+    private static Exercise Of(Prescription given) => Catalogue.Shipped[given.Exercise];
+
+    private static readonly PlateLoadedBar Bar = new()
+    {
+        Id = "bar",
+        Name = "Bar",
+        BarMass = Mass.FromKilograms(20),
+        Plates = [new(Mass.FromKilograms(10), 4), new(Mass.FromKilograms(5), 2), new(Mass.FromKilograms(2.5), 2)],
+    };
+}
