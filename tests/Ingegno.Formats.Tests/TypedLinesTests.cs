@@ -44,6 +44,14 @@ public sealed partial class TypedLinesTests
         read.Problems.ShouldContain(p => p.IsDoubt && p.Message.StartsWith("Two weights", StringComparison.Ordinal));
     }
 
+    [Fact]
+    public void Two_weights_in_blocks_are_two_in_each()
+    {
+        var line = LinesOf(Read("Single-leg RDL 2x8 @ 2x20 kg, 1x8 @ 2x16 kg")).Single();
+        line.Sets.Select(s => s.Load!.Value.Kilograms).ShouldBe([40, 40, 32]);
+        line.Intensity.Load!.Value.Kilograms.ShouldBe(40, 0.01);
+    }
+
     /// <summary>What is done with two weights, or with one, is written for one hand and needs no telling.</summary>
     [Theory]
     [InlineData("Dumbbell bench press 4x8 2x30 kg", 30)]

@@ -304,7 +304,11 @@ internal static class LineReader
             }
 
             problems.Add(new(at.Line, at.Column, at.Length, $"Two weights: read as {each * 2} in all.", IsDoubt: true));
-            return now with { Intensity = now.Intensity with { Load = each * 2 } };
+            return now with
+            {
+                Intensity = now.Intensity with { Load = each * 2 },
+                Sets = [.. now.Sets.Select(s => s.Load is { } own ? s with { Load = own * 2 } : s)],
+            };
         }
 
         // Where the catalogue has the exercise lowered only, that is meant; else the lowering is slow and the way up is helped.
