@@ -81,7 +81,7 @@ public sealed class FixtureReports(Database database)
             .. (await connection.QueryAsync<Row>(
                     """
                     SELECT id AS Id, place_id AS Place, document AS Document, photo IS NOT NULL AS HasPhoto, judged_at IS NOT NULL AS Judged
-                    FROM fixture_report WHERE coach_id = @coach AND client_id = @client ORDER BY reported_on DESC, id DESC
+                    FROM fixture_report WHERE coach_id = @coach AND client_id = @client ORDER BY reported_on DESC, rowid DESC
                     """,
                     new { coach, client }))
                 .Select(r => new ClientReport(r.Id, r.Place, JsonSerializer.Deserialize<FixtureReport>(r.Document, TradeJson.Options)!, r.HasPhoto, r.Judged)),

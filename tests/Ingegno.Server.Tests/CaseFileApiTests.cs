@@ -92,6 +92,72 @@ public sealed partial class CaseFileApiTests
         (await ClientsAsync(there)).ShouldBe(2);
     }
 
+    /// <summary>Checks from the phone come along as they were answered, their photos where the file is a ZIP.</summary>
+    [Fact]
+    public async Task Checks_come_along_with_their_photos()
+    {
+        await using var host = new ClockedHost(Monday);
+        var chair = new { name = "Home", fixtures = new[] { new { id = "chair", name = "Chair", kind = "chair", height = 0.45 } } };
+        var api = await Api.WithPlanAsync(await host.CoachAsync(first: true), "Push-up 3 x 8 RPE 8", home: chair);
+        string place = (await api.PlanAsync())["place"]!.GetValue<string>(), token = await api.SendAsync();
+        var report = new { fixture = "chair", on = "2026-11-23", steps = new[] { new { step = "Sit", held = true } }, force = (double?)null, remark = "Creaks" };
+        foreach (string? photo in (string?[])[Convert.ToBase64String(Picture), null])
+        {
+            (await host.CreateDefaultClient().PostAsJsonAsync($"/api/link/{token}/check", new { id = Guid.NewGuid(), place, report, photo }, Stop)).EnsureSuccessStatusCode();
+        }
+
+        (await api.AnswerAsync(await api.ProposalAsync("fixtureReport"))).EnsureSuccessStatusCode();
+        byte[] zip = await api.Coach.GetByteArrayAsync($"/api/clients/{api.Id}/files/case.zip", Stop);
+        using (var archive = new ZipArchive(new MemoryStream(zip)))
+        {
+            archive.Entries.Select(e => e.FullName.Split('/')[0]).ShouldBe(["case.json", "photos"]);
+        }
+
+        var went = await api.GetAsync("files/case.json");
+        foreach (byte[] file in (byte[][])[zip, await api.Coach.GetByteArrayAsync("/api/files/practice.zip", Stop)])
+        {
+            var brought = await BringAsync(api.Coach, file, "?keep=true");
+            brought["clients"]![0]!["told"]!.ToJsonString().ShouldNotContain("photo");
+            var back = new Api(api.Coach, brought["clients"]![0]!["id"]!.GetValue<string>());
+            Unnamed((await back.GetAsync("files/case.json")).ToJsonString()).ShouldBe(Unnamed(went.ToJsonString()));
+            var reports = (await back.GetAsync("reports")).AsArray();
+            reports.Count.ShouldBe(2);
+            string pictured = reports.Single(r => r!["hasPhoto"]!.GetValue<bool>())!["id"]!.GetValue<string>();
+            (await api.Coach.GetByteArrayAsync($"/api/clients/{back.Id}/reports/{pictured}/photo", Stop)).ShouldBe(Picture);
+            (await back.ProposalsAsync()).Count(p => p["kind"]!.GetValue<string>() == "fixtureReport").ShouldBe(1, "the other was answered");
+        }
+
+        // The case file alone has no photos, and says so; a photo that is none keeps all out, with its place.
+        (await BringAsync(api.Coach, went.ToJsonString(), keep: false))["clients"]![0]!["told"]!.ToJsonString().ShouldContain("1 photo is not in this file");
+        int there = await ClientsAsync(api.Coach);
+        var told = await BringAsync(api.Coach, WithPhotos([.. "GIF89a"u8]), "?keep=true");
+        told["kept"]!.GetValue<bool>().ShouldBeFalse();
+        told["problems"]![0]!["path"]!.GetValue<string>().ShouldMatch(@"^case\.json: checks\[\d\]\.photo$");
+        told = await BringAsync(api.Coach, WithPhotos(new byte[6_000_000]), "?keep=true");
+        told["problems"]![0]!["message"]!.GetValue<string>().ShouldContain("5 MB");
+        (await ClientsAsync(api.Coach)).ShouldBe(there);
+
+        byte[] WithPhotos(byte[] photo)
+        {
+            using var changed = new MemoryStream();
+            changed.Write(zip);
+            using (var archive = new ZipArchive(changed, ZipArchiveMode.Update, leaveOpen: true))
+            {
+                foreach (var entry in archive.Entries.Where(e => e.FullName.StartsWith("photos/", StringComparison.Ordinal)).ToArray())
+                {
+                    using var to = entry.Open();
+                    to.SetLength(0);
+                    to.Write(photo);
+                }
+            }
+
+            return changed.ToArray();
+        }
+    }
+
+    /// <summary>A JPEG as short as one can be: a start, a scan, an end.</summary>
+    private static readonly byte[] Picture = [0xFF, 0xD8, 0xFF, 0xDA, 0, 4, 1, 2, 9, 9, 0xFF, 0xD9];
+
     [Theory]
     [InlineData("", "file")]
     [InlineData("{", "file")]
@@ -119,7 +185,9 @@ public sealed partial class CaseFileApiTests
         await using var host = new ClockedHost(Monday);
         var api = await Api.WithPlanAsync(await host.CoachAsync(first: true), "Monday\nGoblet squat 3 x 8 @ 20 kg\nB1 Push-up 3 x 8 RPE 8");
         await api.LogAsync(Api.Sets(Api.Lines(await api.PlanAsync())[0], "2026-11-20", left: 3));
-        byte[] whole = Encoding.UTF8.GetBytes((await api.GetAsync("files/case.json")).ToJsonString());
+        var file = await api.GetAsync("files/case.json");
+        file["checks"] = JsonNode.Parse($$"""[{ "id": "3f2504e0-4f89-41d3-9a0c-0305e82c3301", "place": {{file["placeIds"]![0]!.ToJsonString()}}, "report": { "fixture": "chair", "on": "2026-11-20", "steps": [{ "step": "Sit", "held": true }] }, "judged": false, "photo": "photos/a.jpg" }]""");
+        byte[] whole = Encoding.UTF8.GetBytes(file.ToJsonString());
         var random = new Random(20261129);
         int before = 1;
         for (int i = 0; i < 120; i++)

@@ -14,7 +14,17 @@ public sealed record CheckedStep(string Step, bool Held);
 /// <param name="Force">The most it was tried with, as the client reckons; null when nobody measured.</param>
 public sealed record FixtureReport(string Fixture, DateOnly On, ImmutableArray<CheckedStep> Steps, Mass? Force = null, string Remark = "")
 {
+    private const int MostSteps = 10, LongestText = 500;
+
     /// <summary>Every step held.</summary>
     [JsonIgnore]
     public bool AllHeld => Steps.Length > 0 && Steps.All(s => s.Held);
+
+    /// <summary>What in it cannot be kept; null where all can.</summary>
+    [JsonIgnore]
+    public InputProblem? Problem =>
+        Steps.Length is 0 or > MostSteps ? new("steps", $"Tick each step: a check has 1 to {MostSteps}.")
+        : Steps.Any(s => s.Step.Length > LongestText) ? new("steps", $"Keep a step under {LongestText} letters.")
+        : Remark.Length > LongestText ? new("remark", $"Keep the remark under {LongestText} letters.")
+        : null;
 }

@@ -23,6 +23,12 @@ public sealed record AskedSets(Prescription As, ImmutableArray<Guid> Sets);
 public sealed record CaseDecision(
     DateTimeOffset At, ImmutableArray<Subject> About, string Sentence, Answer Answer, bool Undone = false, JsonElement? Before = null, JsonElement? After = null, Guid? Command = null);
 
+/// <summary>A client's own check of a thing at home, as it came from the phone.</summary>
+/// <param name="Id">What decisions name it by.</param>
+/// <param name="Place">One of the case's place ids.</param>
+/// <param name="Photo">Where the photo lies beside the case file, with forward slashes; null where there is none.</param>
+public sealed record CaseCheck(string Id, string Place, FixtureReport Report, bool Judged = false, string? Photo = null);
+
 /// <summary>
 /// One client as one JSON document: who, where, the written programme, and what was logged. Fields this version
 /// does not know are kept.
@@ -70,6 +76,9 @@ public sealed record CaseFile
 
     /// <summary>Pain the coach has cleared.</summary>
     public ImmutableArray<PainClearance> Cleared { get; init; } = [];
+
+    /// <summary>Checks of things at home that came from the phone, newest first. Photos are files of their own, in a ZIP with this one.</summary>
+    public ImmutableArray<CaseCheck> Checks { get; init; } = [];
 
     /// <summary>What the coach decided on the Desk, oldest first.</summary>
     public ImmutableArray<CaseDecision> Decisions { get; init; } = [];

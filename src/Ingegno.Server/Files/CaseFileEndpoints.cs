@@ -4,7 +4,6 @@ using System.Security.Claims;
 using System.Text;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Practices;
-using Ingegno.Formats.CaseFiles;
 using Ingegno.Server.Accounts;
 using Ingegno.Server.Web;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -24,11 +23,12 @@ public sealed record FileProblem(string Path, string Message);
 /// <summary>Case files out and in, one client or the whole practice.</summary>
 internal static class CaseFileEndpoints
 {
-    private const int MostBytes = 60_000_000;
+    private const int MostBytes = 300_000_000;
 
     internal static void MapCaseFiles(this RouteGroupBuilder api)
     {
         api.MapGet("/clients/{id}/files/case.json", OneAsync).WithName("getCaseFile");
+        api.MapGet("/clients/{id}/files/case.zip", OneWithPhotosAsync).WithName("getCaseFileWithPhotos").Produces<byte[]>(200, "application/zip");
         api.MapGet("/files/practice.zip", AllAsync).WithName("getPracticeFile").Produces<byte[]>(200, "application/zip");
         api.MapPost("/case-files", BringAsync).WithName("bringIn").WithMetadata(new RequestSizeLimitAttribute(MostBytes)).Accepts<byte[]>("application/octet-stream");
     }
@@ -38,37 +38,67 @@ internal static class CaseFileEndpoints
             ? TypedResults.File(Encoding.UTF8.GetBytes(file.ToJson()), "application/json", $"{FileEndpoints.FileName(file.Client.Name)} case.json")
             : Answers.Missing("client");
 
-    /// <summary>Made whole before any of it is sent: what goes wrong is told, and no torn file looks like a whole one.</summary>
-    private static async Task<FileContentHttpResult> AllAsync(ClaimsPrincipal user, CaseFiles files, Storage.Clients clients, Storage.Practices practices, CancellationToken stop)
+    /// <summary>The case file, and the photos of its checks beside it.</summary>
+    private static async Task<Results<FileStreamHttpResult, ProblemHttpResult>> OneWithPhotosAsync(string id, ClaimsPrincipal user, CaseFiles files, Settings settings, CancellationToken stop)
     {
         string coach = user.CoachId();
-        using var zip = new MemoryStream();
-        await PracticeZip.WriteAsync(zip, (await practices.FindAsync(coach)).Value, CasesAsync(stop), stop);
-        return TypedResults.File(zip.ToArray(), "application/zip", "practice.zip");
+        if (await files.WriteAsync(coach, id) is not { } file)
+        {
+            return Answers.Missing("client");
+        }
 
-        async IAsyncEnumerable<(string, CaseFile)> CasesAsync([EnumeratorCancellation] CancellationToken until)
+        return await WholeAsync(settings, $"{FileEndpoints.FileName(file.Client.Name)} case.zip", zip => PracticeZip.WriteAsync(zip, new CaseOut("case", file, check => files.PhotoAsync(coach, id, check)), stop));
+    }
+
+    private static async Task<FileStreamHttpResult> AllAsync(
+        ClaimsPrincipal user, CaseFiles files, Storage.Clients clients, Storage.Practices practices, Settings settings, CancellationToken stop)
+    {
+        string coach = user.CoachId();
+        var practice = (await practices.FindAsync(coach)).Value;
+        return await WholeAsync(settings, "practice.zip", zip => PracticeZip.WriteAsync(zip, practice, CasesAsync(stop), stop));
+
+        async IAsyncEnumerable<CaseOut> CasesAsync([EnumeratorCancellation] CancellationToken until)
         {
             foreach (var client in await clients.AllAsync(coach))
             {
                 until.ThrowIfCancellationRequested();
                 if (await files.WriteAsync(coach, client.Id) is { } file)
                 {
-                    yield return ($"{FileEndpoints.FileName(client.Profile.Name)} {client.Id[^6..]}", file);
+                    yield return new($"{FileEndpoints.FileName(client.Profile.Name)} {client.Id[^6..]}", file, check => files.PhotoAsync(coach, client.Id, check));
                 }
             }
         }
+    }
+
+    /// <summary>Made whole before any of it is sent: what goes wrong is told, and no torn file looks like a whole one.</summary>
+    private static async Task<FileStreamHttpResult> WholeAsync(Settings settings, string name, Func<Stream, Task> write)
+    {
+        var file = PassingFile.Open(settings);
+        try
+        {
+            await write(file);
+        }
+        catch
+        {
+            await file.DisposeAsync();
+            throw;
+        }
+
+        file.Position = 0;
+        return TypedResults.File(file, "application/zip", name);
     }
 
     /// <param name="keep">False looks only.</param>
     /// <param name="run">A name to ask by how far it is; null where nobody will.</param>
     /// <param name="rules">The file's house rules, prices and names take the place of those here.</param>
     private static async Task<Ok<CaseFileView>> BringAsync(
-        HttpRequest request, ClaimsPrincipal user, CaseFiles files, WorkUnderWay work, CancellationToken stop, bool keep = false, bool rules = false, string? run = null)
+        HttpRequest request, ClaimsPrincipal user, CaseFiles files, WorkUnderWay work, Settings settings, CancellationToken stop, bool keep = false, bool rules = false, string? run = null)
     {
         string coach = user.CoachId();
-        using var bytes = new MemoryStream();
-        await request.Body.CopyToAsync(bytes, stop);
-        var read = PracticeZip.Read(bytes.ToArray());
+        await using var file = PassingFile.Open(settings);
+        await request.Body.CopyToAsync(file, stop);
+        file.Position = 0;
+        using var read = PracticeZip.Read(file);
         var problems = new List<InputProblem>(read.Problems);
         if (rules && read.Practice is { } theirs)
         {
@@ -77,7 +107,7 @@ internal static class CaseFileEndpoints
 
         return TypedResults.Ok(await work.FollowAsync(coach, run, async told =>
         {
-            var looked = await files.LookAsync(coach, read.Cases, read.Paths, done => told(HowFar.Of(done, read.Cases.Length, "clients looked at")));
+            var looked = await files.LookAsync(coach, read, done => told(HowFar.Of(done, read.Cases.Length, "clients looked at")));
             problems.AddRange(looked.SelectMany(l => l.Problems));
             if (!keep || problems.Count > 0)
             {
@@ -85,7 +115,7 @@ internal static class CaseFileEndpoints
                     false, [.. looked.Select(l => l.View)], read.Practice is not null, [.. problems.Take(50).Select(p => new FileProblem(p.Path, p.Message))]);
             }
 
-            var ids = await files.AddAsync(coach, read.Cases, rules ? read.Practice : null, done => told(HowFar.Of(done, read.Cases.Length, "clients kept")));
+            var ids = await files.AddAsync(coach, read, rules ? read.Practice : null, done => told(HowFar.Of(done, read.Cases.Length, "clients kept")));
             return new CaseFileView(true, [.. looked.Zip(ids, (l, id) => l.View with { Id = id })], read.Practice is not null, []);
         }));
     }

@@ -26,7 +26,7 @@ public sealed record BroughtIn(
 
 /// <summary>Clients as case files: written out whole, and brought in with names of their own, all of it or nothing.</summary>
 internal sealed class CaseFiles(
-    Database database, Storage.Clients clients, Places places, Storage.Practices practices, Storage.Plans plans, SetLogs logs, SessionNotes notes, ChangeWords words, DecisionRecords decisions, Learner learner, TimeProvider clock)
+    Database database, Storage.Clients clients, Places places, Storage.Practices practices, Storage.Plans plans, SetLogs logs, SessionNotes notes, ChangeWords words, DecisionRecords decisions, FixtureReports reports, Learner learner, TimeProvider clock)
 {
     private const int MostSets = 50_000, MostPlaces = 20, MostChanges = 20_000, MostDecisions = 20_000, LongestSentence = 4000;
 
@@ -60,6 +60,10 @@ internal sealed class CaseFiles(
             Asked = [.. log.Where(s => s.As is not null).GroupBy(s => JsonSerializer.Serialize(s.As, TradeJson.Options), StringComparer.Ordinal).Select(g => new AskedSets(g.First().As!, [.. g.Select(s => s.Set.Id)]))],
             Notes = [.. await notes.OfClientAsync(coach, id)],
             Cleared = [.. await notes.ClearedAsync(coach, id)],
+            Checks =
+            [
+                .. (await reports.OfClientAsync(coach, id)).Select(r => new CaseCheck(r.Id, r.Place, r.Report, r.Judged, r.HasPhoto ? $"{PracticeZip.Photos}{r.Id}.jpg" : null)),
+            ],
             Decisions =
             [
                 .. (await decisions.OfClientAsync(coach, id)).Reverse().Select(d => new CaseDecision(
@@ -71,21 +75,47 @@ internal sealed class CaseFiles(
         };
     }
 
+    /// <summary>The photo that belongs to a check from a client's phone; null where there is none.</summary>
+    internal Task<byte[]?> PhotoAsync(string coach, string id, string check) => reports.PhotoAsync(coach, id, check);
+
     /// <summary>What stands against bringing each in, with its place; and what it would bring. Plans are worked through: as many at a time as there are cores.</summary>
     /// <param name="told">How many were looked at.</param>
-    internal async Task<ImmutableArray<(ImmutableArray<InputProblem> Problems, BroughtIn View)>> LookAsync(
-        string coach, ImmutableArray<CaseFile> files, ImmutableArray<string> paths, Action<int> told)
+    internal async Task<ImmutableArray<(ImmutableArray<InputProblem> Problems, BroughtIn View)>> LookAsync(string coach, CasesInFile read, Action<int> told)
     {
+        var (files, paths) = (read.Cases, read.Paths);
         var practice = (await practices.FindAsync(coach)).Value;
         var names = (await clients.AllAsync(coach)).Select(c => c.Profile.Name).ToHashSet(StringComparer.OrdinalIgnoreCase);
         var looked = new (ImmutableArray<InputProblem>, BroughtIn)[files.Length];
         int done = 0;
+        // A ZIP is unpacked by one at a time.
+        var photos = await Task.Run(() => files.Select((f, i) => LookAtPhotos(read, i)).ToArray());
         await Task.Run(() => Parallel.For(0, files.Length, i =>
         {
-            looked[i] = Look(practice, names.Contains(files[i].Client.Name), files[i], paths[i]);
+            var (problems, view) = Look(practice, names.Contains(files[i].Client.Name), files[i], paths[i]);
+            looked[i] = ([.. problems, .. photos[i].Problems], view with { Told = [.. view.Told, .. photos[i].Told] });
             told(Interlocked.Increment(ref done));
         }));
         return [.. looked];
+    }
+
+    private static (ImmutableArray<InputProblem> Problems, ImmutableArray<string> Told) LookAtPhotos(CasesInFile read, int which)
+    {
+        var problems = ImmutableArray.CreateBuilder<InputProblem>();
+        int missing = 0;
+        foreach (var (check, i) in read.Cases[which].Checks.Take(FixtureReports.MostKept).Select((c, i) => (c, i)).Where(c => c.c.Photo is not null))
+        {
+            try
+            {
+                missing += read.Photo(which, check) is null ? 1 : 0;
+            }
+            catch (InvalidDataException)
+            {
+                problems.Add(new(
+                    $"{read.Paths[which]}checks[{i}].photo", $"{check.Photo} is no whole JPEG of up to {PracticeZip.MostBytesOfPhoto / 1_000_000} MB: put the photo there, or take the field out."));
+            }
+        }
+
+        return (problems.ToImmutable(), missing == 0 ? [] : [$"{missing} {(missing == 1 ? "photo is" : "photos are")} not in this file: take the client out with photos to have them."]);
     }
 
     private static (ImmutableArray<InputProblem> Problems, BroughtIn View) Look(Practice practice, bool known, CaseFile file, string path)
@@ -108,8 +138,9 @@ internal sealed class CaseFiles(
     /// <param name="rules">Takes the place of the coach's own practice; own exercises of both stay.</param>
     /// <param name="told">How many are there, though not for good before all are.</param>
     /// <returns>Ids of the clients, in order.</returns>
-    internal async Task<ImmutableArray<string>> AddAsync(string coach, ImmutableArray<CaseFile> files, Practice? rules, Action<int> told)
+    internal async Task<ImmutableArray<string>> AddAsync(string coach, CasesInFile read, Practice? rules, Action<int> told)
     {
+        var files = read.Cases;
         var ids = ImmutableArray.CreateBuilder<string>(files.Length);
         var now = clock.GetUtcNow();
         CaseFile[] renamed = await Task.Run(() => files.AsParallel().AsOrdered().Select(Renamed).ToArray());
@@ -124,9 +155,9 @@ internal sealed class CaseFiles(
                     coach, taken with { Rules = taken.Rules with { Exercises = [.. practice.Value.Rules.Exercises, .. added] } }, practice.Version, writing);
             }
 
-            foreach (var file in renamed)
+            foreach (var (file, which) in renamed.Select((f, i) => (f, i)))
             {
-                ids.Add(await AddAsync(coach, file, now, writing));
+                ids.Add(await AddAsync(coach, file, check => read.Photo(which, check), now, writing));
                 told(ids.Count);
             }
 
@@ -141,7 +172,7 @@ internal sealed class CaseFiles(
         return ids.ToImmutable();
     }
 
-    private async Task<string> AddAsync(string coach, CaseFile file, DateTimeOffset now, Writing writing)
+    private async Task<string> AddAsync(string coach, CaseFile file, Func<CaseCheck, byte[]?> photo, DateTimeOffset now, Writing writing)
     {
         string id = Guid.CreateVersion7().ToString();
         await clients.AddAsync(
@@ -158,6 +189,15 @@ internal sealed class CaseFiles(
         foreach (var cleared in file.Cleared)
         {
             await notes.ClearAsync(coach, id, cleared.Exercise, cleared.Through, writing);
+        }
+
+        foreach (var check in file.Checks.Reverse())
+        {
+            await reports.AddAsync(coach, id, check.Id, check.Place, check.Report, photo(check), writing);
+            if (check.Judged)
+            {
+                await reports.JudgeAsync(coach, id, check.Id, now, writing);
+            }
         }
 
         foreach (var decided in file.Decisions)
@@ -209,10 +249,32 @@ internal sealed class CaseFiles(
             .. file.Block is { } block ? BlockProblems.Of(block).Select(p => p with { Path = "block." + p.Path }) : [],
             .. file.Log.SelectMany((s, i) => SetLogProblems.Of(s, $"log[{i}]", catalogue)),
             .. file.Plan is not null && file.PlaceIds.Length != file.Elsewhere.Length + 1 ? [new InputProblem("placeIds", "Name each place once, the home first.")] : Array.Empty<InputProblem>(),
+            .. Problems(file.Checks, file.PlaceIds),
             .. file.Decisions.SelectMany((d, i) => Problems(d, $"decisions[{i}]")),
             .. file.ChangeWords?.Length > ChangeWords.Longest ? [new InputProblem("changeWords", $"Keep it under {ChangeWords.Longest} letters.")] : Array.Empty<InputProblem>(),
         ];
         return problems.Length > 0 || file.Plan is null ? problems : Works(file, rules);
+    }
+
+    private static IEnumerable<InputProblem> Problems(ImmutableArray<CaseCheck> checks, ImmutableArray<string> places)
+    {
+        if (checks.Length > FixtureReports.MostKept)
+        {
+            yield return new("checks", $"At most {FixtureReports.MostKept} checks are kept of one client: take the oldest out.");
+        }
+
+        foreach (var (check, i) in checks.Select((c, i) => (c, i)))
+        {
+            if (!places.Contains(check.Place, StringComparer.OrdinalIgnoreCase))
+            {
+                yield return new($"checks[{i}].place", "Name one of the places of placeIds.");
+            }
+
+            if (check.Report.Problem is { } wrong)
+            {
+                yield return wrong with { Path = $"checks[{i}].report.{wrong.Path}" };
+            }
+        }
     }
 
     private static IEnumerable<InputProblem> Problems(CaseDecision decided, string path)
@@ -264,7 +326,7 @@ internal sealed class CaseFiles(
     /// <summary>Places, sets and changes with names nobody else has.</summary>
     private static CaseFile Renamed(CaseFile file)
     {
-        string[] old = [.. file.PlaceIds.Take(file.Elsewhere.Length + 1), .. file.Log.Select(s => s.Id.ToString()), .. file.Changes.SelectMany(c => new[] { c.Id.ToString(), c.Command.ToString() })];
+        string[] old = [.. file.PlaceIds.Take(file.Elsewhere.Length + 1), .. file.Log.Select(s => s.Id.ToString()), .. file.Changes.SelectMany(c => new[] { c.Id.ToString(), c.Command.ToString() }), .. file.Checks.Select(c => c.Id)];
         var names = old.Distinct(StringComparer.OrdinalIgnoreCase).ToDictionary(o => o, _ => Guid.CreateVersion7().ToString(), StringComparer.OrdinalIgnoreCase);
         var renamed = file with
         {
@@ -275,6 +337,9 @@ internal sealed class CaseFiles(
             Plan = Anew(file.Plan),
             Changes = [.. file.Changes.Select(c => Anew(c)!)],
             Decisions = [.. file.Decisions.Select(d => Anew(d)!)],
+
+            // The photo's place in the file stays: it is read from there.
+            Checks = [.. file.Checks.Select(c => c with { Id = names[c.Id], Place = names.GetValueOrDefault(c.Place, c.Place) })],
         };
         return renamed;
 

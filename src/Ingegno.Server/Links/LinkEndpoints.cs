@@ -16,7 +16,7 @@ namespace Ingegno.Server.Links;
 /// <summary>What a client's link opens: today's training, and the log of it. No account; the token is the key.</summary>
 internal static class LinkEndpoints
 {
-    private const int DaysShown = 14, LongestRemark = 500;
+    private const int DaysShown = 14;
 
     internal static void MapLinks(this RouteGroupBuilder api)
     {
@@ -116,9 +116,9 @@ internal static class LinkEndpoints
             }
         }
 
-        if (form.Report.Steps.Length is 0 or > 10 || form.Report.Remark.Length > LongestRemark)
+        if (form.Report.Problem is { } problem)
         {
-            return Answers.Invalid([new("report.steps", $"Tick each step, and keep the remark under {LongestRemark} letters.")]);
+            return Answers.Invalid([problem with { Path = $"report.{problem.Path}" }]);
         }
 
         return await reports.AddAsync(holder.Coach, holder.Client, form.Id.ToString(), place.Id, form.Report with { On = about.Today(clock) }, photo)

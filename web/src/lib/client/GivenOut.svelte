@@ -80,7 +80,10 @@
 	</div>
 	<div class="border-rule flex items-center justify-between border-t py-1.5 text-[13px]">
 		<span>Everything about this client as a case file</span>
-		<a class="btn btn-xs" download href="/api/clients/{id}/files/case.json">Take it out</a>
+		<span class="flex gap-2">
+			<a class="btn btn-xs" download href="/api/clients/{id}/files/case.json">Take it out</a>
+			<a class="btn btn-xs" download href="/api/clients/{id}/files/case.zip">With photos</a>
+		</span>
 	</div>
 	<PhoneChecks {id} />
 	<div class="border-rule border-t py-1.5 text-[13px]">
