@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Text.Json;
 using Dapper;
 using Ingegno.Core.Plans;
@@ -48,6 +49,19 @@ public sealed class Plans(Database database)
                     new { coach, client, kind = Name(kind), undone = Name(ChangeKind.Undone) }))
                 .Select(d => JsonSerializer.Deserialize<PlanChange>(d, TradeJson.Options)!),
         ];
+    }
+
+    /// <summary>The client's day the text was last typed otherwise, a change taken back counted too; null for never.</summary>
+    public async Task<DateOnly?> TypedOnAsync(string coach, string client)
+    {
+        await using var connection = database.Open();
+        string? day = await connection.ExecuteScalarAsync<string?>(
+            """
+            SELECT max(json_extract(document, '$.on')) FROM plan_change
+            WHERE coach_id = @coach AND client_id = @client AND json_extract(document, '$.text.before.text') IS NOT json_extract(document, '$.text.after.text')
+            """,
+            new { coach, client });
+        return day is null ? null : DateOnly.ParseExact(day, "yyyy-MM-dd", CultureInfo.InvariantCulture);
     }
 
     /// <summary>Writes the plan and what changed it, together.</summary>

@@ -189,6 +189,51 @@ public class ProgrammeTableTests
         IsReadWhole(text.Replace("Friday\n", "", StringComparison.Ordinal), sessions: 3, lines: 3);
     }
 
+    /// <summary>Weeks side by side: a dose a week, several columns a week under one name, loads alone beside fixed sets, and down the sheet.</summary>
+    [Theory]
+    [InlineData("Day,Exercise,Week 1,Week 2,Rest\nMonday,Back squat,3x8 @ 100 kg,4x6 @ 110 kg,180\n,Leg curl,3x12,,90\nFriday,Row,3x8,3x10,\n",
+        "# Week 1\n\n# Monday\nBack squat 3x8 @ 100 kg, rest 180 s\nLeg curl 3x12, rest 90 s\n\n# Friday\nRow 3x8\n\n# Week 2\n\n# Monday\nBack squat 4x6 @ 110 kg, rest 180 s\n\n# Friday\nRow 3x10\n", 1, 2, 3)]
+    [InlineData(",Week 1,,,Week 2 (deload),,\nExercise,Sets,Reps,kg,Sets,Reps,kg\nBack squat,3,8,100,2,5,90\nLeg curl,3,12,40,2,10,\n",
+        "# Week 1\nBack squat 3 x 8 @ 100 kg\nLeg curl 3 x 12 @ 40 kg\n\n# Week 2 (deload)\nBack squat 2 x 5 @ 90 kg\nLeg curl 2 x 10\n", 1, 1, 2)]
+    [InlineData("Exercise,Sets,Reps,W1,W2,W3\nBack squat,3,8,100,102.5,105\nBench press,3,8,60,62.5,\n",
+        "# W1\nBack squat 3 x 8 @ 100 kg\nBench press 3 x 8 @ 60 kg\n\n# W2\nBack squat 3 x 8 @ 102.5 kg\nBench press 3 x 8 @ 62.5 kg\n\n# W3\nBack squat 3 x 8 @ 105 kg\nBench press 3 x 8\n", 2, 1, 2)]
+    [InlineData("Week,Day,Exercise,Sets,Reps\n1,Monday,Back squat,3,8\n,Friday,Row,3,8\n2,Monday,Back squat,4,6\n,Friday,Row,3,10\n",
+        "# Week 1\n\n# Monday\nBack squat 3 x 8\n\n# Friday\nRow 3 x 8\n\n# Week 2\n\n# Monday\nBack squat 4 x 6\n\n# Friday\nRow 3 x 10\n", 1, 2, 2)]
+    public void Weeks_across_or_down_stand_one_after_the_other_and_the_first_is_read(string csv, string text, int waiting, int sessions, int lines)
+    {
+        Text(csv).ShouldBe(text);
+        ProgrammeReader.Read(text, Catalogue.Shipped, MassUnit.Kilogram).Programme.Waiting.Length.ShouldBe(waiting);
+        IsReadWhole(text, sessions, lines);
+    }
+
+    [Fact]
+    public void Days_side_by_side_with_columns_of_their_own_are_sessions()
+    {
+        string text = Text("Monday,,,,Thursday,,,\nOrder,Exercise,Sets,Reps,Order,Exercise,Sets,Reps\nA,Back squat,5,5,A,Deadlift,3,5\n,,,,B,Pull-up,4,6\n");
+        text.ShouldBe("# Monday\nA. Back squat 5 x 5\n\n# Thursday\nA. Deadlift 3 x 5\nB. Pull-up 4 x 6\n");
+        IsReadWhole(text, sessions: 2, lines: 3);
+    }
+
+    /// <summary>A column to write into, a plan of targets beside the dose, and one that comes twice by itself are no weeks.</summary>
+    [Theory]
+    [InlineData("Exercise,Sets,Reps,Week 1,Week 2\nBack squat,3,8,,\n", "Back squat 3 x 8\n")]
+    [InlineData("Exercise,Sets,Reps,Load,\"Week 1, 30 Nov\",\"Week 2, 7 Dec\"\nBack squat,3,8,100,\"3 x 8, 100 kg\",\"3 x 9, 100 kg\"\n", "Back squat 3 x 8 @ 100 kg\n")]
+    [InlineData("Exercise,Sets,Reps,Load,Load\nBack squat,3,8,100,95\n", "Back squat 3 x 8 @ 100 kg\n")]
+    public void What_only_looks_like_weeks_is_one_programme(string csv, string text) => Text(csv).ShouldBe(text);
+
+    [Fact]
+    public void Sheets_that_are_weeks_wait_behind_the_first_and_others_are_passed_over()
+    {
+        Table[] sheets =
+        [
+            new("Read me", [["Warm up first"]]),
+            new("Week 1", [["Exercise", "Sets", "Reps"], ["Back squat", "3", "8"]]),
+            new("Week 2 deload", [["Exercise", "Sets", "Reps"], ["Back squat", "2", "5"]]),
+        ];
+        string text = ProgrammeBook.ToText([.. sheets], sheets[1], ColumnGuess.Of(sheets[1]), MassUnit.Kilogram);
+        text.ShouldBe("# Week 1\nBack squat 3 x 8\n\n# Week 2 deload\nBack squat 2 x 5\n");
+    }
+
     [Theory]
     [InlineData(true, "Week 1", "Week 2", "Week 3")]
     [InlineData(true, "W1", "W2", "Notes")]

@@ -1,6 +1,7 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Text;
+using System.Text.Json;
 using System.Text.Json.Nodes;
 
 namespace Ingegno.Server.Tests;
@@ -115,6 +116,25 @@ public sealed class PhoneLogTests(ServerHost host) : IClassFixture<ServerHost>
         much.StatusCode.ShouldBe(HttpStatusCode.RequestEntityTooLarge);
         (await Json(much))["detail"]!.GetValue<string>().ShouldBe("At most 500 sets at a time.");
         (await DoneAsync(token)).ShouldBeEmpty();
+    }
+
+    /// <summary>A text cut in the middle of a character is valid JSON and no text: where it stands is refused, the sets beside it are kept.</summary>
+    [Theory]
+    [InlineData("""{"phoneNow":"\ud83d","sets":[SET]}""", 1, 0)]
+    [InlineData("""{"phoneNow":"2026-11-23T09:00:00Z","sets":[{"id":"\ud83d","line":1},SET]}""", 1, 1)]
+    [InlineData("""{"phoneNow":"2026-11-23T09:00:00Z","sets":[{"\ud83d":1,"id":"\u0033f2504e0-4f89-41d3-9a0c-0305e82c3301"},SET]}""", 1, 1)]
+    [InlineData("""{"\ud83d":1,"phoneNow":"2026-11-23T09:00:00Z","sets":[SET]}""", 0, null)]
+    public async Task Half_a_character_is_refused_where_it_stands(string batch, int kept, int? refused)
+    {
+        var (_, token) = await SentAsync();
+        var answer = await host.Stranger().PostAsync(
+            $"/api/link/{token}/log", new StringContent(batch.Replace("SET", JsonSerializer.Serialize(Set(1, 8)), StringComparison.Ordinal), Encoding.UTF8, "application/json"), Stop);
+        answer.StatusCode.ShouldBe(refused is null ? HttpStatusCode.BadRequest : HttpStatusCode.OK, await answer.Content.ReadAsStringAsync(Stop));
+        (await DoneAsync(token)).Length.ShouldBe(kept);
+        if (refused is { } count)
+        {
+            (await Json(answer))["refused"]!.AsArray().Count.ShouldBe(count);
+        }
     }
 
     /// <summary>Trained in the morning without a signal, taken out of the plan at noon: it was trained all the same.</summary>

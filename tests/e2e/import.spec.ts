@@ -49,3 +49,38 @@ test('a programme from a file, a wrong guess mended, is read in the editor, and 
 	const log = await page.request.get(`/api/clients/${id}/files/log.csv`);
 	expect(await log.text()).toContain('Date,Exercise,Set,Load kg');
 });
+
+const WEEKS = [
+	',,Week 1,,Week 2,',
+	'Day,Exercise,Sets,Reps,Sets,Reps',
+	'Monday,Goblet squat,3,8,4,6',
+	'Friday,Push-up,3,10,3,12'
+].join('\n');
+
+test('a file of weeks: the first is trained, the next takes its place when the coach goes on, and one step back is a step back', async ({
+	page
+}) => {
+	await signIn(page);
+	const id = await planned(page.request, 'Evert Lindqvist');
+	await page.goto(`/clients/${id}/bench`);
+	await page.getByRole('button', { name: 'Edit text' }).click();
+	await page
+		.getByLabel('From a file')
+		.setInputFiles({ name: 'weeks.csv', mimeType: 'text/csv', buffer: Buffer.from(WEEKS) });
+	const taken = page.getByRole('dialog', { name: 'A programme from a file' });
+	await expect(taken).toContainText('Week 1 is trained first; the week behind it waits in the text');
+	await taken.getByRole('button', { name: 'Put it in place of the text' }).click();
+	await expect(page.getByRole('region', { name: 'Read as' })).toContainText(
+		'Week 2: waits as typed, 5 lines'
+	);
+	await page.getByRole('button', { name: 'Rebuild for this home' }).click();
+	const goOn = page.getByRole('button', { name: 'Go on to week 2' });
+	await expect(page.getByText('Week 1', { exact: true })).toBeVisible();
+	await goOn.click();
+	await expect(page.getByText('Week 2', { exact: true })).toBeVisible();
+	await expect(page.locator('[data-line]').first()).toContainText('4 x 6');
+	await expect(goOn).toBeHidden();
+	await page.keyboard.press('z');
+	await expect(goOn).toBeVisible();
+	await expect(page.locator('[data-line]').first()).toContainText('3 x 8');
+});

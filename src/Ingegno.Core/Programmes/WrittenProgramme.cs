@@ -73,5 +73,19 @@ public sealed record WrittenSession(string Title, ImmutableArray<WrittenLine> Li
     public ImmutableArray<TypedDrill> Drills { get; init; } = [];
 }
 
+/// <summary>A week of the text that is not trained yet: kept as typed, and read when it is its turn.</summary>
+/// <param name="Number">As written.</param>
+/// <param name="Name">"Week 2".</param>
+/// <param name="Lines">Lines with something on them, its headings too.</param>
+/// <param name="Text">All of it, its heading first.</param>
+public sealed record WaitingWeek(int Number, string Name, int Lines, string Text);
+
 /// <summary>The sessions of a pasted text, in order.</summary>
-public sealed record WrittenProgramme(ImmutableArray<WrittenSession> Sessions);
+public sealed record WrittenProgramme(ImmutableArray<WrittenSession> Sessions)
+{
+    /// <summary>The week trained now, where the text has weeks: the first of it.</summary>
+    public int? Week { get; init; }
+
+    /// <summary>The other weeks, by number; a plan holds one week at a time.</summary>
+    public ImmutableArray<WaitingWeek> Waiting { get; init; } = [];
+}

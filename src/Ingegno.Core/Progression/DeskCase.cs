@@ -3,6 +3,7 @@ using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Plans;
+using Ingegno.Core.Programmes;
 
 namespace Ingegno.Core.Progression;
 
@@ -18,9 +19,17 @@ public sealed record DeskCase(
     /// <summary>Parts of the programme nobody could read, in words; only looked for while the plan is unsent.</summary>
     public ImmutableArray<string> Unread { get; init; } = [];
 
+    /// <summary>Where the text has weeks behind the one in force; else null.</summary>
+    public WeekInText? Week { get; init; }
+
     /// <summary>The client's day the last of their links closes; null where none was made, or the coach closed them all.</summary>
     public DateOnly? LinkEnds { get; init; }
 
     /// <summary>Place in use.</summary>
     public Home Home => Places.Count > 0 ? Places[0].Home : new Home();
 }
+
+/// <summary>The week of a text that is trained, and the one that waits behind it.</summary>
+/// <param name="Now">Its number; null where it has none.</param>
+/// <param name="Since">The client's day its text was taken.</param>
+public sealed record WeekInText(int? Now, WaitingWeek Next, DateOnly Since);

@@ -36,6 +36,9 @@ public enum ProposalKind
     /// <summary>The gym opens again.</summary>
     Return,
 
+    /// <summary>The week in force is done, and the text holds another.</summary>
+    NextWeek,
+
     /// <summary>Most lines go down together: an easier week for all.</summary>
     Deload,
 

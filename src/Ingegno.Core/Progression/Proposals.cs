@@ -27,6 +27,7 @@ public static class Proposals
                 .Concat(Unsent(about))
                 .Concat(LinkEnding(about, today))
                 .Concat(Return(about, today))
+                .Concat(NextWeek(about, today))
                 .Concat(FeltElsewhere(about, today))
                 .Concat(Evidence.Of(about, today))
                 .Concat(Crutches(about, today))
@@ -210,6 +211,29 @@ public static class Proposals
             yield return new(
                 [new ReturnSubject(until)], ProposalKind.Return,
                 $"The gym is back {(until <= today ? "now" : $"on {until:d MMM}")}: see the first loads and the ramp.", [], "log?see=return", null, "Noted");
+        }
+    }
+
+    /// <summary>Every session of the week was trained, or a week has gone by with some of them.</summary>
+    private static IEnumerable<Proposal> NextWeek(DeskCase about, DateOnly today)
+    {
+        if (about.Week is not { } week)
+        {
+            yield break;
+        }
+
+        var trained = about.Training.Sets.Where(s => s.On >= week.Since).Select(s => s.Line).ToHashSet();
+        string[] left = [.. about.Plan.Sessions.Where(s => !s.Lines.Any(l => trained.Contains(l.Line))).Select(s => s.Title)];
+        bool isOver = today.DayNumber - week.Since.DayNumber >= WeekDays;
+        if (trained.Count > 0 && (left.Length == 0 || isOver))
+        {
+            string now = week.Now is { } number ? $"Week {number}" : "The week in force";
+            yield return new(
+                [new NextWeekSubject(week.Next.Number, week.Since)], ProposalKind.NextWeek,
+                left.Length == 0
+                    ? $"{now} is trained: {PlainWords.InSentence(week.Next.Name)} waits in the text."
+                    : $"{now} began on {week.Since:d MMM} and {string.Join(" and ", left)} {(left.Length == 1 ? "was" : "were")} not trained: {PlainWords.InSentence(week.Next.Name)} waits in the text.",
+                ["On the bench the next week takes the place of this one: lines that stay keep their log, and what was set by hand on them."], "bench", null, "Stay with this week");
         }
     }
 

@@ -18,6 +18,7 @@ namespace Ingegno.Core.Progression;
 [JsonDerivedType(typeof(UnsentSubject), "unsent")]
 [JsonDerivedType(typeof(LinkEndsSubject), "linkEnds")]
 [JsonDerivedType(typeof(ReturnSubject), "return")]
+[JsonDerivedType(typeof(NextWeekSubject), "nextWeek")]
 [JsonDerivedType(typeof(FeltSubject), "felt")]
 [JsonDerivedType(typeof(CrutchSubject), "crutch")]
 [JsonDerivedType(typeof(PainSubject), "pain")]
@@ -73,6 +74,9 @@ public sealed record LinkEndsSubject(DateOnly On) : Subject;
 
 /// <summary>The gym opens again that day.</summary>
 public sealed record ReturnSubject(DateOnly On) : Subject;
+
+/// <summary>A week of the text that waits behind the one taken that day.</summary>
+public sealed record NextWeekSubject(int Week, DateOnly Since) : Subject;
 
 /// <summary>A session felt where it was not meant to be.</summary>
 public sealed record FeltSubject(string Session, DateOnly On) : Subject;

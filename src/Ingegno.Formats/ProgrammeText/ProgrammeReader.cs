@@ -34,6 +34,9 @@ public static class ProgrammeReader
     /// <summary>Most exercise lines read, of all and of one session.</summary>
     public const int MostLines = 300, MostInSession = 60;
 
+    /// <summary>Whether a line of the text opens a week; told without reading it.</summary>
+    public static bool HasWeeks(string text) => text.ReplaceLineEndings("\n").Split('\n').Any(l => WeekHeading.Of(WithoutComment(l)) is not null);
+
     /// <param name="text">Any text; too long a one gives one problem and no sessions.</param>
     /// <param name="catalogue">For the exercise names.</param>
     /// <param name="unit">Unit of a load written without one.</param>
@@ -50,6 +53,7 @@ public static class ProgrammeReader
         var sessions = ImmutableArray.CreateBuilder<WrittenSession>();
         var lines = new List<WrittenLine>();
         var drills = new List<TypedDrill>();
+        var weeks = new WeeksOfText();
         string title = "";
         int further = 0;
         bool afterGap = true;
@@ -57,6 +61,20 @@ public static class ProgrammeReader
         for (int i = 0; i < typed.Length; i++)
         {
             string line = WithoutComment(typed[i]);
+            if (WeekHeading.Of(line) is { } week)
+            {
+                CloseSession();
+                weeks.Open(week, typed[i], sessions.Count > 0);
+                title = week.Title;
+                afterGap = true;
+                continue;
+            }
+
+            if (weeks.Waits(typed[i]))
+            {
+                continue;
+            }
+
             if (string.IsNullOrWhiteSpace(line))
             {
                 afterGap = true;
@@ -98,7 +116,7 @@ public static class ProgrammeReader
             problems.Add(new(1, 1, 0, "Nothing to rebuild yet. Type a line such as: Front squat 4 x 6 @ 72.5 kg, rest 3:00"));
         }
 
-        return new(new WrittenProgramme(sessions.ToImmutable()), problems.ToImmutable());
+        return new(new WrittenProgramme(sessions.ToImmutable()) { Week = weeks.Now, Waiting = weeks.Waiting }, problems.ToImmutable());
 
         // Lines behind one that holds several exercises are numbered on, so that each number stands once.
         (ImmutableArray<WrittenLine> Lines, ImmutableArray<TextProblem> Problems) Exercises(string line, int at)
@@ -178,8 +196,8 @@ public static class ProgrammeReader
         return (at < 0 ? line : line[..at]).TrimEnd();
     }
 
-    /// <summary>A line without sets is a heading when marked as one, or when it opens a block of lines and is no exercise that lost its sets.</summary>
+    /// <summary>A line without sets is a heading when marked as one or named after a day, or when it opens a block of lines and is no exercise that lost its sets.</summary>
     private static bool IsHeading(string line, bool afterGap, NameReader names) =>
-        line.TrimStart().StartsWith('#') || line.TrimEnd().EndsWith(':')
+        line.TrimStart().StartsWith('#') || line.TrimEnd().EndsWith(':') || DayHeading.Is(line.Trim())
         || (afterGap && (line.Length > LongestName || names.Read(line) is not { Sureness: not NameSureness.Guessed }));
 }

@@ -6,6 +6,9 @@ public enum ColumnRole
     /// <summary>Passed over.</summary>
     Nothing,
 
+    /// <summary>The week of several, by its number; an empty cell goes on with the one above.</summary>
+    Week,
+
     /// <summary>Day or session; an empty cell goes on with the one above.</summary>
     Session,
 

@@ -36,22 +36,48 @@ public static partial class ProgrammeTable
         }
 
         bool inPounds = guess.HeaderRow is { } named && table.Rows[named].Where((_, c) => Role(guess, c) == ColumnRole.Load).Any(IsInPounds);
-        string session = "";
+        var blocks = ColumnBlocks.Of(table, guess.HeaderRow, guess.Columns);
+        foreach (var block in blocks)
+        {
+            if (block.Title.Length > 0)
+            {
+                Heading(text, block.Title);
+            }
+
+            Below(text, blocks.Length == 1 ? rows : [.. rows.Where(r => !IsOfOthers(r, block, guess))], guess with { Columns = block.Columns }, inPounds ? MassUnit.Pound : unit);
+        }
+
+        return text.ToString().Trim() + "\n";
+    }
+
+    /// <summary>An exercise this week has no dose for, though another has.</summary>
+    private static bool IsOfOthers(ImmutableArray<string> row, ColumnBlock block, ColumnGuess guess) =>
+        Enumerable.Range(0, row.Length).Any(c => IsDose(Role(guess, c)) && row[c].Length > 0) && !Enumerable.Range(0, row.Length).Any(c => IsDose(block.Columns[c]) && row[c].Length > 0);
+
+    private static bool IsDose(ColumnRole role) => role is ColumnRole.Sets or ColumnRole.Repetitions;
+
+    private static void Below(StringBuilder text, ImmutableArray<string>[] rows, ColumnGuess guess, MassUnit unit)
+    {
+        string week = "", session = "";
         foreach (var row in rows)
         {
-            string day = Cells(row, guess, ColumnRole.Session);
+            string inWeek = Cells(row, guess, ColumnRole.Week), day = Cells(row, guess, ColumnRole.Session);
+            if (inWeek.Length > 0 && inWeek != week)
+            {
+                (week, session) = (inWeek, "");
+                Heading(text, Number(inWeek) is null ? inWeek : $"Week {inWeek}");
+            }
+
             if (day.Length > 0 && day != session)
             {
                 Heading(text, session = day);
             }
 
-            foreach (string line in LinesOf(row, guess, inPounds ? MassUnit.Pound : unit))
+            foreach (string line in LinesOf(row, guess, unit))
             {
                 text.Append(line).Append('\n');
             }
         }
-
-        return text.ToString().Trim() + "\n";
     }
 
     private static ColumnRole Role(ColumnGuess guess, int column) => column < guess.Columns.Length ? guess.Columns[column] : ColumnRole.Nothing;
@@ -80,7 +106,7 @@ public static partial class ProgrammeTable
 
         string sets = Of(ColumnRole.Sets), repetitions = Of(ColumnRole.Repetitions);
         // A name without a dose is a heading of its own: "Lower body", "Week 2".
-        if (sets.Length == 0 && repetitions.Length == 0 && Enumerable.Range(0, row.Length).All(c => row[c].Length == 0 || Role(guess, c) is ColumnRole.Exercise or ColumnRole.Nothing or ColumnRole.Session))
+        if (sets.Length == 0 && repetitions.Length == 0 && Enumerable.Range(0, row.Length).All(c => row[c].Length == 0 || Role(guess, c) is ColumnRole.Exercise or ColumnRole.Nothing or ColumnRole.Session or ColumnRole.Week))
         {
             return ["", $"# {exercise}"];
         }

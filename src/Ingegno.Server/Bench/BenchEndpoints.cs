@@ -5,6 +5,7 @@ using Ingegno.Core.Clients;
 using Ingegno.Core.Homes;
 using Ingegno.Core.Plans;
 using Ingegno.Core.Practices;
+using Ingegno.Core.Programmes;
 using Ingegno.Core.Progression;
 using Ingegno.Core.Review;
 using Ingegno.Core.Substitution;
@@ -42,9 +43,11 @@ public sealed record GoneLine(int Line, string Written, string Name);
 /// <param name="AllGuessed">No lift is known and none could be read: every load stands on a wide guess.</param>
 /// <param name="Review">The whole week: its ledger, and what is found in it.</param>
 /// <param name="Gone">What saving takes out of the plan; the logs are kept.</param>
+/// <param name="Week">The week of the text that is trained now; null where it has no weeks.</param>
+/// <param name="Waiting">The weeks that wait in the text.</param>
 public sealed record BenchView(
     ImmutableArray<RebuiltSession> Sessions, ImmutableArray<TextProblem> Problems, bool AllGuessed, Reviewed Review,
-    ImmutableArray<LineInForce> InForce, ImmutableArray<GoneLine> Gone);
+    ImmutableArray<LineInForce> InForce, ImmutableArray<GoneLine> Gone, int? Week, ImmutableArray<WaitingWeek> Waiting);
 
 /// <summary>A saved plan with the version it was read at.</summary>
 /// <param name="Stopped">Lines that may not be trained as saved, each with its reason: pain, or a set-up that does not stand any more.</param>
@@ -190,7 +193,8 @@ internal static class BenchEndpoints
         ReadProgramme read, ImmutableArray<RebuiltSession> sessions, bool allGuessed, ClientProfile client, Practice practice, DateOnly today, Block? block, PlanEdit? edit) => new(
         sessions, read.Problems, allGuessed, ProgrammeReview.Of(sessions, client, practice.Rules.Catalogue, today, block, practice.Marks),
         edit is null ? [] : [.. from line in read.Programme.Sessions.SelectMany(s => s.Lines) let known = edit.LineOf(line.Number) where known is not null select new LineInForce(line.Number, known.Value)],
-        edit is null ? [] : [.. edit.Gone.Select(l => new GoneLine(l.Line, l.Written, l.Prescription is { } p ? $"{p.Name}, {p.CountInWords}" : l.Written))]);
+        edit is null ? [] : [.. edit.Gone.Select(l => new GoneLine(l.Line, l.Written, l.Prescription is { } p ? $"{p.Name}, {p.CountInWords}" : l.Written))],
+        read.Programme.Week, read.Programme.Waiting);
 
     internal static IEnumerable<InputProblem> Problems(Block? block) =>
         block is null ? [] : BlockProblems.Of(block).Select(p => p with { Path = $"block.{p.Path}" });

@@ -115,6 +115,8 @@ internal sealed class DeskRows(
         var today = about.Today(clock);
         var plan = (await plans.FindAsync(coach, client)).At(about.Place.Id);
         var sent = await links.LastSentAsync(coach, client);
+        var (week, waiting) = ProgrammeReading.Weeks(plan.Value.Text, about.Practice, about.Profile.Unit);
+        var typedOn = waiting.IsEmpty ? null : await plans.TypedOnAsync(coach, client);
         var decided = await decisions.OfClientAsync(coach, client, clock.GetUtcNow().AddDays(-DecisionDays));
         return (
             new(
@@ -124,6 +126,7 @@ internal sealed class DeskRows(
                 [.. decided.Select(d => new Decision(d.Id, about.DayOf(d.At), d.About, d.Sentence, d.Answer, d.Undone))],
                 sent is null ? null : about.DayOf(sent.SentAt), sent?.PlanVersion)
             {
+                Week = typedOn is { } since ? new(week, waiting[0], since) : null,
                 LinkEnds = await links.LastEndAsync(coach, client) is { } ends ? about.DayOf(ends) : null,
                 Unread = sent?.PlanVersion == plan.Version ? [] : ProgrammeReading.Unread(plan.Value.Text, about.Practice, about.Profile.Unit),
             },

@@ -24,12 +24,14 @@ namespace Ingegno.Server.Files;
 /// <param name="HeaderRow">From 0; null where none names the columns.</param>
 /// <param name="Columns">One role a column.</param>
 /// <param name="DaysAcross">Each column is a session.</param>
-/// <param name="Together">All sheets are in the text, each a session.</param>
-/// <param name="WeekByWeek">The sheets are weeks: one of them is a programme.</param>
+/// <param name="Together">All sheets are in the text, each a session or a week.</param>
+/// <param name="WeekByWeek">The sheets are weeks: one of them is trained at a time.</param>
+/// <param name="Week">Of the text the one that is trained first; null where it has no weeks.</param>
+/// <param name="Waiting">How many weeks wait behind it.</param>
 /// <param name="Text">For the editor.</param>
 /// <param name="Problems">What the editor will ask about it.</param>
 public sealed record ProgrammeFileView(
-    ImmutableArray<string> Sheets, int Sheet, bool Together, bool WeekByWeek, ImmutableArray<ImmutableArray<string>> Rows, int? HeaderRow, ImmutableArray<ColumnRole> Columns, bool DaysAcross, string Text, ImmutableArray<TextProblem> Problems);
+    ImmutableArray<string> Sheets, int Sheet, bool Together, bool WeekByWeek, ImmutableArray<ImmutableArray<string>> Rows, int? HeaderRow, ImmutableArray<ColumnRole> Columns, bool DaysAcross, int? Week, int Waiting, string Text, ImmutableArray<TextProblem> Problems);
 
 /// <summary>An exercise in a log's file.</summary>
 /// <param name="Sets">Or rows, where it is not known.</param>
@@ -59,7 +61,7 @@ internal static class FileEndpoints
     }
 
     /// <param name="sheet">From 0; the first where none is named.</param>
-    /// <param name="together">All sheets at once; of several that are no weeks where it is not said.</param>
+    /// <param name="together">All sheets at once; of several where it is not said.</param>
     /// <param name="columns">Roles as put right by hand, one a column, parted by commas; guessed where none are named.</param>
     /// <param name="header">Row that names the columns, from 0; -1 for none.</param>
     private static async Task<Results<Ok<ProgrammeFileView>, ValidationProblem, ProblemHttpResult>> ReadAsync(
@@ -81,7 +83,7 @@ internal static class FileEndpoints
             }
 
             var table = tables[sheet];
-            bool weeks = ProgrammeBook.IsWeekByWeek(tables), all = tables.Length > 1 && (together ?? !weeks);
+            bool weeks = ProgrammeBook.IsWeekByWeek(tables), all = tables.Length > 1 && (together ?? true);
             var guess = ColumnGuess.Of(table);
             if (columns is not null)
             {
@@ -96,9 +98,10 @@ internal static class FileEndpoints
 
             var unit = about.Profile.Unit;
             string text = all ? ProgrammeBook.ToText(tables, table, guess, unit) : ProgrammeTable.ToText(table, guess, unit);
+            var read = ProgrammeReading.Read(text, about.Practice, unit);
             return TypedResults.Ok(new ProgrammeFileView(
                 [.. tables.Select(t => t.Name)], sheet, all, weeks, [.. table.Rows.Take(RowsShown)], guess.HeaderRow, guess.Columns, guess.DaysAcross,
-                text, ProgrammeReading.Read(text, about.Practice, unit).Problems));
+                read.Programme.Week, read.Programme.Waiting.Length, text, read.Problems));
         }
         catch (UnreadableFileException refused)
         {

@@ -28,9 +28,16 @@ internal sealed record LinkBatch(
 
         using (document)
         {
-            return document.RootElement.ValueKind == JsonValueKind.Object
-                ? Read(document.RootElement)
-                : throw new BadHttpRequestException("Send an object with phoneNow, sets and notes.");
+            try
+            {
+                return document.RootElement.ValueKind == JsonValueKind.Object
+                    ? Read(document.RootElement)
+                    : throw new BadHttpRequestException("Send an object with phoneNow, sets and notes.");
+            }
+            catch (InvalidOperationException broken)
+            {
+                throw new BadHttpRequestException("The name of a field holds half a character: it is phoneNow, sets or notes.", broken);
+            }
         }
     }
 
@@ -38,7 +45,7 @@ internal sealed record LinkBatch(
     {
         var unread = ImmutableArray.CreateBuilder<RefusedEntry>();
         return new(
-            root.TryGetProperty("phoneNow", out var now) && now.ValueKind == JsonValueKind.String && now.TryGetDateTimeOffset(out var phone) ? phone : null,
+            root.TryGetProperty("phoneNow", out var now) && IsText(now) && now.TryGetDateTimeOffset(out var phone) ? phone : null,
             Entries<SetLog>(root, "sets", MostSets, unread), Entries<LinkNote>(root, "notes", MostNotes, unread), unread.ToImmutable());
     }
 
@@ -77,6 +84,29 @@ internal sealed record LinkBatch(
         return read.ToImmutable();
     }
 
-    private static Guid? IdOf(JsonElement element) =>
-        element.ValueKind == JsonValueKind.Object && element.TryGetProperty("id", out var id) && id.ValueKind == JsonValueKind.String && id.TryGetGuid(out var known) ? known : null;
+    private static Guid? IdOf(JsonElement element)
+    {
+        try
+        {
+            return element.ValueKind == JsonValueKind.Object && element.TryGetProperty("id", out var id) && IsText(id) && id.TryGetGuid(out var known) ? known : null;
+        }
+        catch (InvalidOperationException)
+        {
+            // The name of a field is half a character.
+            return null;
+        }
+    }
+
+    /// <summary>Half a character makes no text, and asking for one is an error by itself.</summary>
+    private static bool IsText(JsonElement element)
+    {
+        try
+        {
+            return element.ValueKind == JsonValueKind.String && element.GetString() is not null;
+        }
+        catch (InvalidOperationException)
+        {
+            return false;
+        }
+    }
 }

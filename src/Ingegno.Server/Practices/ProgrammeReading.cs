@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Practices;
+using Ingegno.Core.Programmes;
 using Ingegno.Formats.ProgrammeText;
 
 namespace Ingegno.Server.Practices;
@@ -11,6 +12,10 @@ internal static class ProgrammeReading
 {
     internal static ReadProgramme Read(string text, Practice practice, MassUnit unit) =>
         ProgrammeReader.Read(text, practice.Rules.Catalogue, unit, NamesOf(practice));
+
+    /// <summary>The week in force and those that wait behind it; of a text without weeks nothing is read.</summary>
+    internal static (int? Now, ImmutableArray<WaitingWeek> Waiting) Weeks(string text, Practice practice, MassUnit unit) =>
+        ProgrammeReader.HasWeeks(text) && Read(text, practice, unit).Programme is var read ? (read.Week, read.Waiting) : (null, []);
 
     internal static NameReader NamesOf(Practice practice) => HouseCatalogue.Of(practice.Rules.Exercises).Names.Knowing(practice.Names);
 

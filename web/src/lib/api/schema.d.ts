@@ -1887,6 +1887,13 @@ export interface components {
             inForce: components["schemas"]["LineInForce"][];
             /** @description What saving takes out of the plan; the logs are kept. */
             gone: components["schemas"]["GoneLine"][];
+            /**
+             * Format: int32
+             * @description The week of the text that is trained now; null where it has no weeks.
+             */
+            week: null | number;
+            /** @description The weeks that wait in the text. */
+            waiting: components["schemas"]["WaitingWeek"][];
         };
         /** @description Weeks over which a plan is trained. Without phases it is open-ended and looked at again after so many weeks. */
         Block: {
@@ -2231,7 +2238,7 @@ export interface components {
          * @description What a column of a programme holds.
          * @enum {unknown}
          */
-        ColumnRole: "nothing" | "session" | "group" | "exercise" | "sets" | "repetitions" | "load" | "percent" | "rpe" | "reserve" | "tempo" | "rest" | "notes" | "whole";
+        ColumnRole: "nothing" | "week" | "session" | "group" | "exercise" | "sets" | "repetitions" | "load" | "percent" | "rpe" | "reserve" | "tempo" | "rest" | "notes" | "whole";
         /** @description A thing many homes have, with figures good enough to start from; the coach corrects what was measured. */
         CommonThing: {
             name: string;
@@ -4937,9 +4944,9 @@ export interface components {
              * @description The one read, from 0.
              */
             sheet: number;
-            /** @description All sheets are in the text, each a session. */
+            /** @description All sheets are in the text, each a session or a week. */
             together: boolean;
-            /** @description The sheets are weeks: one of them is a programme. */
+            /** @description The sheets are weeks: one of them is trained at a time. */
             weekByWeek: boolean;
             /** @description The first rows, as they stand. */
             rows: string[][];
@@ -4952,6 +4959,16 @@ export interface components {
             columns: components["schemas"]["ColumnRole"][];
             /** @description Each column is a session. */
             daysAcross: boolean;
+            /**
+             * Format: int32
+             * @description Of the text the one that is trained first; null where it has no weeks.
+             */
+            week: null | number;
+            /**
+             * Format: int32
+             * @description How many weeks wait behind it.
+             */
+            waiting: number;
             /** @description For the editor. */
             text: string;
             /** @description What the editor will ask about it. */
@@ -5009,7 +5026,7 @@ export interface components {
          * @description What a proposal is about, worst first: the order the Desk ranks by.
          * @enum {unknown}
          */
-        ProposalKind: "pain" | "unsafeSetUp" | "painAgain" | "toldTwice" | "fixtureReport" | "unready" | "missed" | "unsent" | "linkEnds" | "return" | "deload" | "stuck" | "change" | "earned" | "ready" | "felt" | "evidence" | "crutch" | "stillHeld" | "review";
+        ProposalKind: "pain" | "unsafeSetUp" | "painAgain" | "toldTwice" | "fixtureReport" | "unready" | "missed" | "unsent" | "linkEnds" | "return" | "nextWeek" | "deload" | "stuck" | "change" | "earned" | "ready" | "felt" | "evidence" | "crutch" | "stillHeld" | "review";
         /** @description What a band gives along a movement, as the masses that would weigh the same. */
         PullAlong: {
             start: components["schemas"]["Mass"];
@@ -6267,6 +6284,23 @@ export interface components {
             /** @description All of them had passed, and the passes ran out. */
             ranOut: boolean;
             lines: components["schemas"]["OpenedLine"][];
+        };
+        /** @description A week of the text that is not trained yet: kept as typed, and read when it is its turn. */
+        WaitingWeek: {
+            /**
+             * Format: int32
+             * @description As written.
+             */
+            number: number;
+            /** @description "Week 2". */
+            name: string;
+            /**
+             * Format: int32
+             * @description Lines with something on them, its headings too.
+             */
+            lines: number;
+            /** @description All of it, its heading first. */
+            text: string;
         };
         /** @description A way to the load that is missing. */
         WayToLoad: {

@@ -31,6 +31,12 @@
 			{@render drills(typed(session.coolDown), 'cool-down')}
 		</ol>
 	{/each}
+	{#each bench.view.waiting as week (week.number)}
+		<h3 class="text-soft border-rule mt-1.5 border-t pt-1 text-[12.5px]">
+			<b>{week.name}</b>: waits as typed, {week.lines}
+			{week.lines === 1 ? 'line' : 'lines'}
+		</h3>
+	{/each}
 </section>
 
 {#snippet drills(given: GivenDrill[], end: string)}

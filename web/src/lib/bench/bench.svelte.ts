@@ -40,7 +40,9 @@ export class Bench {
 		allGuessed: false,
 		review: { ledger: { muscles: [], patterns: [], balances: [], sessions: [] }, findings: [] },
 		inForce: [],
-		gone: []
+		gone: [],
+		week: null,
+		waiting: []
 	});
 	/** Whether anything was worked out yet, or refused: before that no line means nothing. */
 	answered = $state(false);
@@ -138,6 +140,11 @@ export class Bench {
 		this.block = block ?? this.block;
 		this.#keepDraft();
 		return this.rebuild();
+	}
+
+	/** The week that waits next takes the place of the one in force, which stays in the list of changes; one step back brings it again. */
+	goOn(): Promise<void> {
+		return this.retype(`${this.view.waiting.map((w) => w.text).join('\n\n')}\n`);
 	}
 
 	/** Changes what a coach has fixed on a line; the rest of the line's choice stays. */

@@ -22,6 +22,7 @@
 	const roles: { role: ColumnRole; words: string }[] = [
 		{ role: 'nothing', words: 'passed over' },
 		{ role: 'whole', words: 'whole lines' },
+		{ role: 'week', words: 'week' },
 		{ role: 'session', words: 'day' },
 		{ role: 'group', words: 'superset' },
 		{ role: 'exercise', words: 'exercise' },
@@ -60,6 +61,9 @@
 			read({ sheet: view.sheet, together: view.together, columns: columns.join(','), header: header ?? -1 });
 	}
 
+	/** What stands over the columns is named in the text: the weeks or days side by side. */
+	const isTitle = (row: string[]) => row.some((cell) => cell !== '' && view?.text.includes(`# ${cell}\n`));
+
 	/** Columns with something in them that nothing is made of, by their names or places. */
 	const passedOver = $derived(
 		view?.columns.flatMap((role, c) =>
@@ -96,7 +100,9 @@
 						class="checkbox checkbox-xs"
 						checked={view.together}
 						onchange={(event) => read({ sheet: view?.sheet, together: event.currentTarget.checked })}
-					/>{view.sheets.length === 2 ? 'both sheets' : `all ${view.sheets.length} sheets`}, a session each</label
+					/>{view.sheets.length === 2 ? 'both sheets' : `all ${view.sheets.length} sheets`}, a {view.weekByWeek
+						? 'week'
+						: 'session'} each</label
 				>
 			{/if}
 			<span class="text-soft text-[13px]"
@@ -105,11 +111,17 @@
 			>
 		</div>
 		{#if trouble}<p role="alert" class="text-accent">{trouble}</p>{/if}
-		{#if view?.weekByWeek}
+		{#if view && view.waiting > 0}
 			<p class="border-accent bg-decide border-l-4 px-2 text-[13px]">
-				The sheets are weeks. {view.together
-					? 'Together they would be trained in one week: rather pick the one to rebuild.'
-					: 'Pick the one to rebuild; what is raised from week to week comes from the log.'}
+				{view.week === null ? 'What stands before the weeks' : `Week ${view.week}`} is trained first; {view.waiting ===
+				1
+					? 'the week behind it waits'
+					: `the ${view.waiting} weeks behind it wait`} in the text, and the bench goes on to the next when you
+				say so.
+			</p>
+		{:else if view?.weekByWeek && !view.together}
+			<p class="border-accent bg-decide border-l-4 px-2 text-[13px]">
+				The sheets are weeks, and only this one is taken: take all, and the others wait behind it.
 			</p>
 		{/if}
 		{#if view}
@@ -143,7 +155,7 @@
 								<tr
 									class="cursor-pointer {r === view.headerRow
 										? 'bg-decide font-semibold'
-										: view.headerRow !== null && r < view.headerRow
+										: view.headerRow !== null && r < view.headerRow && !isTitle(row)
 											? 'text-soft line-through'
 											: ''}"
 									title={r === view.headerRow

@@ -10,6 +10,7 @@
 	import RebuiltCell from '$lib/bench/RebuiltCell.svelte';
 	import { labOf } from '$lib/lab/trial';
 	import ProgrammeEditor from '$lib/bench/ProgrammeEditor.svelte';
+	import WeekInText from '$lib/bench/WeekInText.svelte';
 	import WaitingChecks from '$lib/bench/WaitingChecks.svelte';
 	import WrittenCell from '$lib/bench/WrittenCell.svelte';
 	import Beam from '$lib/drawing/Beam.svelte';
@@ -146,6 +147,7 @@
 	{:else}
 		<h1 class="text-base-content max-w-96 truncate text-[17px]">{session?.title ?? 'Rebuild bench'}</h1>
 	{/if}
+	{#if bench.answered && !editing}<WeekInText {bench} />{/if}
 	{#if session}
 		<span class={tooLong ? 'text-accent font-semibold' : ''}
 			><b class={tooLong ? '' : 'text-base-content'}>{minutes}</b>{limit ? ` of ${limit}` : ''} min</span
@@ -307,7 +309,8 @@ B1 Seated cable row 3 x 8-12 RPE 8
 B2 Leg curl 10/10/8 RIR 2, rest 90 s
 Plank 3 x 45 s</pre>
 			<p class="text-soft mt-2">
-				A letter before the name makes a superset. A line without sets opens a new session.
+				A letter before the name makes a superset. A line without sets opens a new session. Under “Week 2”,
+				lines wait until you go on to them.
 			</p>
 		{/if}
 	</aside>
