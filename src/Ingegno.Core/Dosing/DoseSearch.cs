@@ -21,13 +21,31 @@ public static class DoseSearch
     public static Dose? Find(
         Intent intent, ExerciseEffort effort, LoadLadder ladder, HouseRules rules, ClientProfile client, DoseWish wish, StyleSpace? styles = null)
     {
-        if (RungFor(intent, effort, ladder, rules, wish) is not { } rung || !IsGiven(intent, effort, rung, wish))
+        if (RungFor(intent, effort, ladder, rules, wish) is not { } rung)
+        {
+            return null;
+        }
+
+        styles ??= new StyleSpace(effort.Exercise, rules, TechniqueLimits.Of(effort.Exercise, client, rules));
+        var found = FindOn(rung, intent, effort, rules, client, wish, styles);
+
+        // The nearest load is no load where too little of the count is left on it: then the next below.
+        for (int at = ladder.Rungs.IndexOf(rung); at > 0 && wish == DoseWish.None && found is not null && rules.Zones.IsUnderFloor(intent, found); at--)
+        {
+            found = FindOn(ladder.Rungs[at - 1], intent, effort, rules, client, wish, styles) ?? found;
+        }
+
+        return found;
+    }
+
+    private static Dose? FindOn(Rung rung, Intent intent, ExerciseEffort effort, HouseRules rules, ClientProfile client, DoseWish wish, StyleSpace styles)
+    {
+        if (!IsGiven(intent, effort, rung, wish))
         {
             return null;
         }
 
         var line = On(rung, intent, effort, rules, client);
-        styles ??= new StyleSpace(effort.Exercise, rules, TechniqueLimits.Of(effort.Exercise, client, rules));
         if (wish.Counts is { } counts)
         {
             // What stands in a plan is told as it stands, past today's limits too.
@@ -56,6 +74,12 @@ public static class DoseSearch
                 }
 
                 best = plain;
+            }
+
+            // Between two loads a measure that was not worth its price is worth it before the zone is left.
+            if (effort.Exercise.NeedsLoad && step is { Fewest: 0, Techniques: > 0 } && !within.IsMet(best.Plan) && Best(within, space, intent, wish, step with { Fewest = 1 }) is { } slower && within.IsMet(slower.Plan))
+            {
+                (best, tried) = (slower, step with { Fewest = 1 });
             }
 
             found = (best, within, tried);

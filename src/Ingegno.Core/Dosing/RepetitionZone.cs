@@ -39,4 +39,12 @@ public sealed record RepetitionZones
         <= 20 => UpToTwenty,
         _ => new(Over.Least, Math.Max(Over.Most, lowest), Math.Max(Over.Ceiling, lowest)),
     };
+
+    /// <summary>Whether so little of the written count is left that the dose is none.</summary>
+    internal bool IsUnderFloor(Intent intent, Dose dose)
+    {
+        int lowest = intent.Repetitions.Min();
+        return intent.Cap is null && dose.Form == Effort.SetForm.Straight
+            && dose.Repetitions.Min() < Math.Ceiling(RepetitionZone.EnoughOfTheCount * Math.Min(lowest, Of(lowest).Most));
+    }
 }

@@ -104,6 +104,9 @@ public sealed record Exercise
     /// <summary>How it looks from the front, where the side shows nothing of it; it is then drawn from there.</summary>
     public FrontPair? FrontPoses { get; init; }
 
+    /// <summary>The bar lies in the crook of the elbows, not in the hands.</summary>
+    public bool InElbows { get; init; }
+
     /// <summary>The load goes over the head or the face: then it wants a handle and a lid, and a bag or basket is no choice.</summary>
     public bool OverHead { get; init; }
 

@@ -10,7 +10,7 @@ internal static class Carried
 
     private static double Dot(Spot a, Spot b) => (a.X * b.X) + (a.Y * b.Y);
 
-    internal static IEnumerable<FigureStroke> On(BodyOutline body, Hold? hold, HeldThing? held, bool fromFront, bool bothSides)
+    internal static IEnumerable<FigureStroke> On(BodyOutline body, Hold? hold, HeldThing? held, bool fromFront, bool bothSides, bool inElbows)
     {
         if (held is not { } thing)
         {
@@ -23,6 +23,7 @@ internal static class Carried
         {
             Hold.OnBack => Bag(body.Hips + (trunk * 0.68) - (ahead * 0.17), trunk.Direction, 0.44, 0.2),
             Hold.AcrossHips => thing == HeldThing.Bar ? Plate(body.Hips + (ahead * 0.11)) : Bag(body.Hips + (ahead * 0.14), trunk.Direction, 0.24, 0.16),
+            Hold.Bar when inElbows => Plate(body.Arm.Middle + (ahead * 0.05)),
             // The elbows under the bar: it lies behind the neck; the elbows ahead: in front of it.
             Hold.Bar when !fromFront && (body.Arm.End - body.Shoulders).Far < NearShoulders && Dot(body.Arm.Middle - body.Shoulders, ahead) < 0.1 =>
                 Plate(body.Shoulders - (ahead * 0.09) + (trunk * 0.05)),

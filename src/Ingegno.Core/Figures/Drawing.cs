@@ -48,7 +48,7 @@ public static class Drawing
             [
                 .. (still ? [end] : bodies).Select(body => (ImmutableArray<FigureStroke>)
                 [
-                    .. Body(body, thick, front), .. WorkedParts.Of(body, exercise.Muscles), .. Carried.On(body, setting.Hold, setting.Held, front, bothSides: exercise.Sides == Sides.Together),
+                    .. Body(body, thick, front), .. WorkedParts.Of(body, exercise.Muscles), .. Carried.On(body, setting.Hold, setting.Held, front, bothSides: exercise.Sides == Sides.Together, exercise.InElbows),
                     .. band?.At(body) ?? [],
                 ]),
             ],

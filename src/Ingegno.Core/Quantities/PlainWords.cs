@@ -6,7 +6,7 @@ namespace Ingegno.Core.Quantities;
 public static class PlainWords
 {
     /// <summary>Words that keep their capital inside a sentence.</summary>
-    private static readonly string[] Proper = ["Romanian"];
+    private static readonly string[] Proper = ["Romanian", "Zercher"];
 
     /// <summary>A name of the code in words.</summary>
     public static string Of(Enum value)

@@ -94,9 +94,9 @@ public readonly record struct StandIn(CandidateClass Class, double Off)
                 : AtBest(written, exercise, setUp, role);
         }
 
-        int lowest = intent.Repetitions.Min(), most = dose.Repetitions.Max(), fewest = dose.Repetitions.Min();
-        var zone = zones.Of(lowest);
-        if (fewest < Math.Ceiling(RepetitionZone.EnoughOfTheCount * Math.Min(lowest, zone.Most)) && intent.Cap is null && dose.Form == Effort.SetForm.Straight)
+        int most = dose.Repetitions.Max();
+        var zone = zones.Of(intent.Repetitions.Min());
+        if (zones.IsUnderFloor(intent, dose))
         {
             return new(CandidateClass.UnderFloor, 1);
         }

@@ -17,7 +17,7 @@ public enum ClosenessVerdict
 }
 
 /// <summary>How closely a main lift is copied, held against what this client needs; apart from the fit.</summary>
-/// <param name="Reached">Direction times kind times dose times sides of the stand-in: all must hold, no meet is lifted on one leg.</param>
+/// <param name="Reached">Direction times kind times dose times sides times muscles of the stand-in: all must hold, no meet is lifted on one leg.</param>
 /// <param name="With">The thing that brings it closest, null where none does.</param>
 /// <param name="ReachedWith">What would be reached with it.</param>
 /// <param name="Sentence">What will not be kept and what would change it.</param>
@@ -32,7 +32,7 @@ public sealed record LineCloseness(
 
     /// <summary>The closeness of one candidate.</summary>
     internal static Share Of(Fit fit) => Share.Of(
-        fit[FitPart.Direction].Fraction * fit[FitPart.Kind].Fraction * fit[FitPart.Dose].Fraction * fit[FitPart.Sides].Fraction);
+        fit[FitPart.Direction].Fraction * fit[FitPart.Kind].Fraction * fit[FitPart.Dose].Fraction * fit[FitPart.Sides].Fraction * fit[FitPart.Muscles].Fraction);
 
     /// <param name="best">What each thing that could be had would reach.</param>
     internal static LineCloseness Judge(

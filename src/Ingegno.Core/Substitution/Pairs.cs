@@ -48,7 +48,7 @@ internal static class Pairs
 
         while (done.Count <= MostAdded && now < EnoughAlone)
         {
-            var best = helpers.Take(Looked).Where(c => done.All(d => d.Exercise.Id != c.Exercise.Id) && c.Exercise.IsBallistic == written.IsBallistic)
+            var best = helpers.Take(Looked).Where(c => c.StandIn.Class is not (CandidateClass.OutsideZone or CandidateClass.UnderFloor) && done.All(d => d.Exercise.Id != c.Exercise.Id) && c.Exercise.IsBallistic == written.IsBallistic)
                 .Select(c => (candidate: c, coverage: Coverage(written, [.. done, c])))
                 .OrderByDescending(p => Math.Round(p.coverage, 6)).ThenByDescending(p => p.candidate.Rank)
                 .FirstOrDefault();

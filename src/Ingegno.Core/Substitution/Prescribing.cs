@@ -17,7 +17,7 @@ internal static class Prescribing
         var exercise = candidate.Exercise;
         var implement = candidate.SetUp.Implement;
         var dose = candidate.Dose;
-        var rung = dose?.Rung ?? Written(exercise, candidate.SetUp.Ladder, line, implement, client) ?? candidate.SetUp.Ladder.Rungs[0];
+        var rung = dose?.Rung ?? RungFor(exercise, candidate.SetUp, written, line, client) ?? candidate.SetUp.Ladder.Rungs[0];
         return new Prescription
         {
             Exercise = exercise.Id,
@@ -105,11 +105,21 @@ internal static class Prescribing
     /// <summary>Carried over body mass where no load was written: a third in all, half of it in one hand (common practice).</summary>
     private const double CarriedInAll = 0.34, CarriedInOneHand = 0.17;
 
-    /// <summary>Where no dose is computed, the rung nearest the load the coach wrote; a pair is written per hand. Null: none was written.</summary>
-    private static Rung? Written(Exercise exercise, LoadLadder ladder, WrittenLine line, HeldImplement? held, ClientProfile client) =>
-        line.Intensity.Load is { } load ? RungChoice.Nearest(ladder, held?.Hold == Hold.Pair ? load * 2 : load)
-        : exercise.Pattern == Pattern.Carry
-            ? ladder.Rungs.LastOrDefault(r => r.Load <= client.BodyMass * (held?.Hold == Hold.OneHand ? CarriedInOneHand : CarriedInAll))
+    /// <summary>Of set-ups without a computed dose the one whose load comes nearest what was written, or is usual; the first where none is.</summary>
+    internal static SetUp Nearest(Exercise exercise, ImmutableArray<SetUp> setUps, Exercise written, WrittenLine line, ClientProfile client) =>
+        setUps.MinBy(s => WantedFor(exercise, s.Implement, written, line, client) is { } wanted
+            ? Math.Abs(((RungFor(exercise, s, written, line, client) ?? s.Ladder.Rungs[0]).Load - wanted).Kilograms) : 0)!;
+
+    /// <summary>Where no dose is computed: of the exercise itself the rung nearest the load, of another the heaviest that is not heavier. Null where no load is known.</summary>
+    private static Rung? RungFor(Exercise exercise, SetUp setUp, Exercise written, WrittenLine line, ClientProfile client) =>
+        WantedFor(exercise, setUp.Implement, written, line, client) is not { } wanted ? null
+        : exercise.Id == written.Id && line.Intensity.Load is not null ? RungChoice.Nearest(setUp.Ladder, wanted)
+        : setUp.Ladder.Rungs.LastOrDefault(r => r.Load <= wanted);
+
+    /// <summary>All that is held: what the coach wrote, for one hand where the written exercise is loaded so; else what is usual to carry.</summary>
+    private static Mass? WantedFor(Exercise exercise, HeldImplement? held, Exercise written, WrittenLine line, ClientProfile client) =>
+        line.Intensity.Load is { } load ? held?.Hold == Hold.Pair || (held?.Hold != Hold.OneHand && written.IsLoadedPerHand && exercise.Id != written.Id) ? load * 2 : load
+        : exercise.Pattern == Pattern.Carry ? client.BodyMass * (held?.Hold == Hold.OneHand ? CarriedInOneHand : CarriedInAll)
         : null;
 
     private static IEnumerable<Support> Supporting(PlacedFixture placed)

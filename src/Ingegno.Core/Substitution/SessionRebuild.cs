@@ -327,7 +327,7 @@ public sealed partial class SessionRebuild
         var (line, choice) = (about.Line, TypedTechniques.Under(about.Line, about.Choice));
         // One more than are shown for every exercise already used, so that the best unused one is always among them.
         int most = MostAlternatives + used.Count + 1;
-        var found = _search.For(written, intent, role, id => WishFor(id, choice), wanted: most, asked: IsAsked);
+        var found = _search.LoadedFor(_search.For(written, intent, role, id => WishFor(id, choice), wanted: most, asked: IsAsked), written, line);
         var byHand = choice?.Exercise is null ? null : found.Candidates.FirstOrDefault(c => c.Exercise.Id == choice.Exercise);
         var kept = about.Keep is null ? null : found.Candidates.FirstOrDefault(c => c.Exercise.Id == about.Keep);
         var asWritten = byHand is null && intent is not null && (about.Keep is null || about.Keep == written.Id) && about.Choice is not { FixesDose: true }
@@ -342,7 +342,7 @@ public sealed partial class SessionRebuild
         if (asWritten is null && choice is not null && choice.Exercise is null && chosen is not null)
         {
             // A dose fixed by hand belongs to whatever exercise is proposed: work that one out again with it.
-            found = _search.For(written, intent, role, id => id == chosen.Exercise.Id ? AsWish(choice) : DoseWish.None, wanted: most, asked: IsAsked);
+            found = _search.LoadedFor(_search.For(written, intent, role, id => id == chosen.Exercise.Id ? AsWish(choice) : DoseWish.None, wanted: most, asked: IsAsked), written, line);
             chosen = found.Candidates.FirstOrDefault(c => c.Exercise.Id == chosen.Exercise.Id) ?? chosen;
         }
 
@@ -425,6 +425,7 @@ public sealed partial class SessionRebuild
         bool isShort = reached < required;
         string lost = chosen.Fit[FitPart.Sides].Fraction < 1
             ? "Done on one limb, the lift itself is not kept."
+            : chosen.Fit.Decisive == FitPart.Muscles ? $"The {PlainWords.InSentence(written.Name)} itself is not kept: the {PlainWords.InSentence(chosen.Exercise.Name)} trains {chosen.Fit[FitPart.Muscles]} of its muscles."
             : Reason.Loss(written, chosen, intent) ?? Reason.Decided(written, chosen, intent);
         return LineCloseness.Judge(
             chosen, lost, required, _client, _today, isShort ? _withPurchases.Value.Select(p => (p.Thing, p.Search.Closest(written, intent, reached))) : []);

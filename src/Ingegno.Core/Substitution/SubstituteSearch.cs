@@ -316,6 +316,16 @@ public sealed class SubstituteSearch(
         return best;
     }
 
+    /// <summary>What no dose is computed for, with the thing whose load comes nearest the line's.</summary>
+    public Choice LoadedFor(Choice found, Exercise written, WrittenLine line) => found with
+    {
+        Candidates =
+        [
+            .. found.Candidates.Select(c => c.Dose is null && c.SetUp.Implement is not null
+                ? c with { SetUp = Prescribing.Nearest(c.Exercise, [.. SetUpsOf(c.Exercise).SetUps.Where(s => s.Implement is not null)], written, line, client) } : c),
+        ],
+    };
+
     /// <summary>The written exercise done as it was written; null where it, its load or enough of its count is not to be had here.</summary>
     /// <param name="wish">Techniques that were written, and nothing else.</param>
     public Candidate? AsWritten(Exercise written, WrittenLine line, Intent intent, Role role, DoseWish wish)

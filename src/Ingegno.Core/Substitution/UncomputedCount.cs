@@ -13,6 +13,9 @@ internal static class UncomputedCount
     /// <summary>Shortest hold and most repetitions a turned count comes to (common practice).</summary>
     private const int ShortestHold = 10, MostRepetitions = 20, FewestEasy = 12;
 
+    /// <summary>Lowerings of the whole body begin with sets of five and six (Mjolsnes et al. 2004, its second and third week; from memory).</summary>
+    private const int MostLowerings = 6;
+
     internal static CountKind KindOf(Exercise exercise, WrittenLine line) =>
         IsKept(exercise, line) ? line.Sets[0].Kind : exercise.Counted switch
         {
@@ -37,7 +40,8 @@ internal static class UncomputedCount
 
     /// <summary>What stands in without a load for work with one is done for more easy repetitions, never for a heavy triple's (common practice).</summary>
     private static int Eased(int count, Exercise exercise, Exercise written, WrittenLine line) =>
-        exercise.Id != line.Exercise && !exercise.IsForecast && KindOf(exercise, line) == CountKind.Repetitions && IsHeavy(written, line) ? Math.Max(count, FewestEasy) : count;
+        exercise.IsLoweringOnly && exercise.Id != line.Exercise && !written.IsLoweringOnly ? Math.Min(count, MostLowerings)
+        : exercise.Id != line.Exercise && !exercise.IsForecast && KindOf(exercise, line) == CountKind.Repetitions && IsHeavy(written, line) ? Math.Max(count, FewestEasy) : count;
 
     private static bool IsHeavy(Exercise written, WrittenLine line) => written is { IsForecast: true, IsBallistic: false } && !Purposes.IsCapped(line.Purpose);
 

@@ -73,6 +73,18 @@ public class CommonPracticeTests
         new("a back squat with two light dumbbells stays one with a measure, or goes to one leg",
             () => Of("nadia-oskarsen").Who(c => c with { Traits = [] }).Keeping(k => k is FixedWeights).Line("back-squat", 3, 8, intensity: At(60)),
             ["two-dumbbell-squat", "rear-foot-raised-split-squat", "split-squat"], ["rear-foot-raised-split-squat"], [], []),
+        new("a squat with a bar and no rack to the bar in the elbows",
+            () => Of("runa-castellane").Line("back-squat", 4, 8, intensity: At(100)), ["zercher-squat"], [], ["bag-squat"], [("back-squat", RefusalCause.Kit)]),
+        new("a bar goes over the chest on the floor as well as on a bench",
+            () => Of("runa-castellane").Line("lying-triceps-extension-bar", 3, 10), ["lying-triceps-extension-bar"], [], [], []),
+        new("a press with a drive from the legs stays one where the next bar down leaves the count",
+            () => Of("runa-castellane").Who(c => c with { Lifts = [new KnownLift("overhead-press", Mass.FromKilograms(42.5), 5, 1)] })
+                .WithKit(new PlateLoadedBar { Id = "bar", Name = "Bar", BarMass = Mass.FromKilograms(20), Plates = [new Plates(Mass.FromKilograms(10), 2), new Plates(Mass.FromKilograms(15), 2)] }).Line("push-press", 4, 4),
+            ["push-press"], [], [], []),
+        new("a fly between two dumbbells is slowed before it becomes a press",
+            () => Of("nadia-oskarsen").Who(c => c with { Traits = [], Lifts = [new KnownLift("barbell-bench-press", Mass.FromKilograms(42.5), 8, 1)], BodyMass = Mass.FromKilograms(64) })
+                .WithKit(People.Handles(2, 2.5, (5, 4), (2.5, 4), (1.25, 4))).Line("cable-fly", 3, 12, before: 1),
+            ["floor-fly"], [], [], []),
         new("a barbell row under a table that passed",
             () => Of("tomas-brevik").WithKit().Line("barbell-row", 3, 8, before: 1),
             ["table-row", "bent-knee-table-row", "one-leg-table-row"], [], [], []),
@@ -239,5 +251,47 @@ public class CommonPracticeTests
         carry.Load.Kilograms.ShouldBe(24, 0.01);
         Of("aldo-ferrin").WithKit(kit).Line("two-hand-carry", 3, 30, intensity: new Intensity()).Alternatives
             .Single(a => a.Prescription.Exercise == "two-hand-carry").Prescription.Load.Kilograms.ShouldBe(24, 0.01);
+    }
+
+    /// <summary>Of two sacks the one that comes nearest, and two weights are as heavy in one piece as in two hands.</summary>
+    [Theory]
+    [InlineData(null, 25)]
+    [InlineData(16.0, 25)]
+    [InlineData(24.0, 40)]
+    public void What_is_hugged_instead_of_carried_in_two_hands_is_as_heavy_as_both(double? each, double hugged)
+    {
+        var sacks = new[] { (25, 2), (40, 1) }.Select(s => new FixedWeights
+        {
+            Id = $"sack {s.Item1}", Name = "Sack", Shape = FixedWeightShape.Sack, Weights = [new WeightCount(Mass.FromKilograms(s.Item1), s.Item2)],
+        });
+        var carry = Of("aldo-ferrin").Who(c => c with { BodyMass = Mass.FromKilograms(80) }).WithKit([.. sacks]).Line("two-hand-carry", 3, 30, intensity: each is { } load ? At(load) : new Intensity()).Chosen!.Prescription;
+        (carry.Exercise, carry.Load.Kilograms).ShouldBe(("hugged-carry", hugged));
+    }
+
+    /// <summary>Lowerings of the whole body instead of twelve curls of the legs begin with six; where they were written, with what was written.</summary>
+    [Fact]
+    public void Lowerings_that_stand_in_begin_with_few()
+    {
+        var empty = Of("runa-castellane").WithKit();
+        var here = empty with { Home = empty.Home with { Fixtures = [People.Fixture(FixtureKind.Sofa, 0.42, check: People.Passed)] } };
+        var curl = here.Line("leg-curl", 3, 12, before: 1).Alternatives.Single(a => a.Prescription.Exercise == "feet-held-lowering").Prescription;
+        curl.Counts.ShouldBe([6, 6, 6]);
+        here.Line("feet-held-lowering", 3, 8).Chosen!.Prescription.Counts.ShouldBe([8, 8, 8]);
+    }
+
+    /// <summary>What is added behind a heavy line is done for its own ten to fifteen, never for twenty.</summary>
+    [Fact]
+    public void What_is_added_stays_in_its_zone()
+    {
+        foreach (var member in Member.All())
+        {
+            foreach (string written in (string[])["deadlift", "back-squat", "barbell-row", "overhead-press", "barbell-hip-thrust"])
+            {
+                foreach (var added in member.Line(written, 3, 4, intensity: Percent(88)).Added)
+                {
+                    added.Prescription.Counts.Max().ShouldBeLessThanOrEqualTo(RepetitionZones.Default.UpToTwelve.Most, $"{member.Client.Name}: {written}, {added.Prescription.Exercise}");
+                }
+            }
+        }
     }
 }

@@ -2599,6 +2599,8 @@ export interface components {
             wantsMiniBand: boolean;
             poses: null | components["schemas"]["PosePair"];
             frontPoses: null | components["schemas"]["FrontPair"];
+            /** @description The bar lies in the crook of the elbows, not in the hands. */
+            inElbows: boolean;
             /** @description The load goes over the head or the face: then it wants a handle and a lid, and a bag or basket is no choice. */
             overHead: boolean;
             /** @description True when the exercise is nothing without a load. */
@@ -3807,7 +3809,7 @@ export interface components {
         /** @description How closely a main lift is copied, held against what this client needs; apart from the fit. */
         LineCloseness: {
             verdict: components["schemas"]["ClosenessVerdict"];
-            /** @description Direction times kind times dose times sides of the stand-in: all must hold, no meet is lifted on one leg. */
+            /** @description Direction times kind times dose times sides times muscles of the stand-in: all must hold, no meet is lifted on one leg. */
             reached: components["schemas"]["Share"];
             required: components["schemas"]["Share"];
             /** @description The thing that brings it closest, null where none does. */
