@@ -38,6 +38,12 @@ internal static class Application
     /// <summary>What runs then is let go; what was answered is safe.</summary>
     private static readonly TimeSpan LongestStop = TimeSpan.FromSeconds(4);
 
+    /// <summary>What is written down of a run: addresses of requests, which hold the keys of links, are left out.</summary>
+    internal static LoggerConfiguration Logged(LoggerConfiguration log) => log
+        .MinimumLevel.Information()
+        .MinimumLevel.Override("Microsoft.AspNetCore", Serilog.Events.LogEventLevel.Warning)
+        .WriteTo.Console(formatProvider: CultureInfo.InvariantCulture);
+
     internal static void AddIngegno(this WebApplicationBuilder builder)
     {
         var settings = Settings.From(builder.Configuration);
@@ -54,10 +60,7 @@ internal static class Application
         builder.Services.AddSingleton<Devices.Devices>();
         builder.Services.AddSingleton<DemoData>();
         builder.Services.AddSingleton<IWeekSolver, WeekSolver>().AddSingleton<WorkUnderWay>().AddSingleton<RebuildsAtHand>().AddSingleton<BlockAhead>();
-        builder.Services.AddSerilog(log => log
-            .MinimumLevel.Information()
-            .MinimumLevel.Override("Microsoft.AspNetCore", Serilog.Events.LogEventLevel.Warning)
-            .WriteTo.Console(formatProvider: CultureInfo.InvariantCulture));
+        builder.Services.AddSerilog(log => Logged(log));
         builder.AddTelemetry(settings);
         builder.Services.AddDataProtection()
             .SetApplicationName("Ingegno")

@@ -4,6 +4,8 @@ using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.AspNetCore.TestHost;
 using Microsoft.Extensions.DependencyInjection;
 using Microsoft.Extensions.Time.Testing;
+using Serilog;
+using Serilog.Core;
 
 namespace Ingegno.Server.Tests;
 
@@ -20,12 +22,22 @@ internal sealed class ClockedHost(DateTimeOffset start, string? folder = null) :
     /// <summary>The data outlives it, for another to go on with.</summary>
     internal bool KeepsFolder { get; init; }
 
+    /// <summary>Hears what the application writes down; null for nobody.</summary>
+    internal ILogEventSink? Hears { get; init; }
+
     internal FakeTimeProvider Clock { get; } = new(start);
 
     protected override void ConfigureWebHost(IWebHostBuilder builder)
     {
         builder.UseSetting("INGEGNO_DATA", _folder);
-        builder.ConfigureTestServices(services => services.AddSingleton<TimeProvider>(Clock));
+        builder.ConfigureTestServices(services =>
+        {
+            services.AddSingleton<TimeProvider>(Clock);
+            if (Hears is { } sink)
+            {
+                services.AddSerilog(log => Application.Logged(log).WriteTo.Sink(sink));
+            }
+        });
     }
 
     /// <param name="first">The account is made first.</param>

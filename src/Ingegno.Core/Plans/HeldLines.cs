@@ -42,7 +42,7 @@ public static class HeldLines
         }
 
         // What a client named of their health never leaves the coach's side, nor does what the house bans: they are told of joints, room and things.
-        Refusal[] gate = [.. Gate.Against(exercise, client, home, rules.For(client))];
+        Refusal[] gate = [.. Gate.Against(exercise, client, home, rules.For(client), isTheCoachs: true)];
         string? reason = gate.Length > 0
             ? gate.Where(r => r.Cause is RefusalCause.Joint or RefusalCause.Room).Select(r => r.Reason).FirstOrDefault()
             : PlannedSetUp.Of(line, exercise, client, home, rules).Against.FirstOrDefault();

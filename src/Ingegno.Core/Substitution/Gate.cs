@@ -11,8 +11,9 @@ namespace Ingegno.Core.Substitution;
 /// <summary>What stands against an exercise for this client in this room, whatever the set-up. Empty: nothing.</summary>
 public static class Gate
 {
-    public static IEnumerable<Refusal> Against(Exercise exercise, ClientProfile client, PreparedHome home, HouseRules rules) =>
-        [.. RoomReasons(exercise, client, home.Home), .. BodyReasons(exercise, client, home.Today), .. RuleReasons(exercise, client, rules)];
+    /// <param name="isTheCoachs">The coach wrote it, or it stands in the plan: a coach who writes a clean for an intermediate has taught it; to a beginner it stays closed.</param>
+    public static IEnumerable<Refusal> Against(Exercise exercise, ClientProfile client, PreparedHome home, HouseRules rules, bool isTheCoachs = false) =>
+        [.. RoomReasons(exercise, client, home.Home), .. BodyReasons(exercise, client, home.Today, isTheCoachs), .. RuleReasons(exercise, client, rules)];
 
     private static IEnumerable<Refusal> RoomReasons(Exercise exercise, ClientProfile client, Home home)
     {
@@ -46,7 +47,7 @@ public static class Gate
             ? $"needs something that slides: {slider.Name.ToLowerInvariant()} grip on {string.Join(" and ", home.Room.Floors).ToLowerInvariant()}"
             : "needs something that slides on this floor, and there is nothing here";
 
-    private static IEnumerable<Refusal> BodyReasons(Exercise exercise, ClientProfile client, DateOnly today)
+    private static IEnumerable<Refusal> BodyReasons(Exercise exercise, ClientProfile client, DateOnly today, bool isTheCoachs)
     {
         foreach (var failed in client.Screens.Where(s => s.Result == ScreenResult.Failed && exercise.Screens.Contains(s.Screen)))
         {
@@ -72,7 +73,7 @@ public static class Gate
             yield return new(RefusalCause.Health, careful);
         }
 
-        int allowed = SkillAllowed(client.Level);
+        int allowed = SkillAllowed(client.Level) + (isTheCoachs && client.Level != Level.Beginner ? 1 : 0);
         if (exercise.Skill > allowed || exercise.Steadiness > allowed)
         {
             string what = exercise.Skill > allowed ? "skill" : "balance";

@@ -28,7 +28,7 @@ public sealed record PlannedSetUp(ImmutableArray<string> Against, HeldImplement?
         var implement = line.Kit is null
             ? held.MinBy(h => h.Ladder.Rungs[0].Load)
             : held.FirstOrDefault(h => h.KitId == line.Kit && h.Hold == line.Hold);
-        var against = Gate.Against(exercise, client, home, rules).Select(r => r.Reason).ToList();
+        var against = Gate.Against(exercise, client, home, rules, isTheCoachs: true).Select(r => r.Reason).ToList();
         if (standing.Length == 0)
         {
             against.AddRange(found.Refusals.Select(r => r.Reason).DefaultIfEmpty("what it was set up on is not here any more"));

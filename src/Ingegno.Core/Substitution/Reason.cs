@@ -19,10 +19,11 @@ public static class Reason
     {
         if (candidate.Exercise.Id == written.Id)
         {
-            return intent is null || candidate.Dose is not { } same ? "Needs nothing that is missing here. Goes across as it is."
+            return intent is null || candidate.Dose is not { } same || (IsAsWritten(written, candidate, intent) && Measures(same).Length == 0) ? "Needs nothing that is missing here. Goes across as it is."
                 : Math.Abs(same.Equivalent.Value - intent.Equivalent.Value) >= 0.03 ? $"The same exercise with what is here: {Carried(same, intent)}."
                 : Measures(same) is { Length: > 0 } measures ? $"The same exercise and its load; {Joined(measures)} bring it to what a set should ask."
-                : "Needs nothing that is missing here. Goes across as it is.";
+                : same.Repetitions.SequenceEqual(intent.Repetitions) ? "Needs nothing that is missing here. Goes across as it is."
+                : $"The same exercise with what is here: {Carried(same, intent)}.";
         }
 
         string kept = KeptWords(written, candidate);
@@ -85,7 +86,7 @@ public static class Reason
             return "The movement without its load: the loaded one is lost here.";
         }
 
-        return candidate.Fit[candidate.Fit.Decisive].Fraction >= Kept ? null : Cost(written, candidate, intent);
+        return candidate.Fit[candidate.Fit.Decisive].Fraction >= Kept || (intent is not null && IsAsWritten(written, candidate, intent)) ? null : Cost(written, candidate, intent);
     }
 
     /// <summary>Whether the loss waits for a person: effective repetitions open, a load too light to count or to practise with, another pattern.</summary>

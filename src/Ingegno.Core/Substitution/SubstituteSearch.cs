@@ -223,7 +223,7 @@ public sealed class SubstituteSearch(
             return (null, [new Refusal(RefusalCause.Dose, $"is done in sets of one to {DoseSearch.MostForPower}, and {intent.Repetitions.Min()} are written")]);
         }
 
-        ImmutableArray<Refusal> against = [.. Gate.Against(exercise, client, home, rules)];
+        ImmutableArray<Refusal> against = [.. Gate.Against(exercise, client, home, rules, isTheCoachs: exercise.Id == written.Id)];
         bool helped = home.HelpsByFeel(exercise);
         if (helped && !StandIn.IsSameMovement(written, exercise) && !Patterns.AreRelated(written.Pattern, exercise.Pattern))
         {
@@ -330,7 +330,7 @@ public sealed class SubstituteSearch(
     /// <param name="wish">Techniques that were written, and nothing else.</param>
     public Candidate? AsWritten(Exercise written, WrittenLine line, Intent intent, Role role, DoseWish wish)
     {
-        if (written.Setting == Setting.Gym || !written.IsForecast || CareLeanings.SoreFrom(written, client) >= CareLeanings.Clearly || Gate.Against(written, client, home, rules).Any())
+        if (written.Setting == Setting.Gym || !written.IsForecast || CareLeanings.SoreFrom(written, client) >= CareLeanings.Clearly || Gate.Against(written, client, home, rules, isTheCoachs: true).Any())
         {
             return null;
         }

@@ -27,7 +27,7 @@ internal sealed partial class PlainErrors(IProblemDetailsService problems, ILogg
         if (problem is null)
         {
             // The route and not the address: a link's address is the key to it.
-            Unexpected(log, exception, (context.GetEndpoint() as RouteEndpoint)?.RoutePattern.RawText ?? "no route");
+            Unexpected(log, exception, (context.Features.Get<IExceptionHandlerFeature>()?.Endpoint as RouteEndpoint)?.RoutePattern.RawText ?? "no route");
             problem = new ProblemDetails
             {
                 Status = 500,

@@ -1,3 +1,4 @@
+using Ingegno.Core.Anatomy;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Effort;
 using Ingegno.Core.Exercises;
@@ -47,6 +48,19 @@ public class FastWorkTests
             line.Alternatives.ShouldAllBe(a => !Of(a.Prescription).IsOlympicLift);
             Of(line.Chosen!.Prescription).Pattern.ShouldNotBe(Pattern.Jump);
         }
+    }
+
+    /// <summary>A coach who writes a clean for an intermediate has taught it; to a beginner and over a sore back it stays closed, and nobody is offered one unasked.</summary>
+    [Theory]
+    [InlineData(Level.Intermediate, 0, "power-clean")]
+    [InlineData(Level.Beginner, 0, null)]
+    [InlineData(Level.Intermediate, 4, null)]
+    public void A_written_clean_is_the_coachs_to_judge(Level level, int pain, string? kept)
+    {
+        var member = Member.Named("runa-castellane").WithKit(Bar).Who(c => c with { Level = level, SoreJoints = [new(Joint.LowerBack, pain)] });
+        var line = member.Line("power-clean", 5, 3, intensity: SeventyPercent);
+        (line.Chosen?.Prescription.Exercise == "power-clean").ShouldBe(kept is not null);
+        line.Alternatives.ShouldAllBe(a => a.Prescription.Exercise == kept || !Of(a.Prescription).IsOlympicLift);
     }
 
     /// <summary>The members as they are, and as advanced lifters with a bar and nothing else.</summary>
