@@ -6,7 +6,13 @@ namespace Ingegno.Core.Sheets;
 
 /// <summary>What a client is handed on paper: only what is needed while training.</summary>
 /// <param name="Client">First name.</param>
-public sealed record Sheet(string Client, string Coach, ImmutableArray<SheetSession> Sessions);
+public sealed record Sheet(string Client, string Coach, ImmutableArray<SheetSession> Sessions)
+{
+    /// <summary>The usual cautions, at the foot of each page; they defer to those who examine the client.</summary>
+    public string Caution =>
+        $"Sharp pain stops an exercise: stop, and tell {(Coach.Length > 0 ? Coach.Split(' ')[0] : "the coach")}. Nothing heavy over the face, nobody alone under a bar. Use only what was checked, and look at it each time. "
+        + "With heart or blood pressure trouble, pregnancy, recent surgery, dizziness or chest pain ask a physician first; for joints a physiotherapist.";
+}
 
 /// <summary>A session on its page.</summary>
 /// <param name="Under">Who, where, minutes and week.</param>

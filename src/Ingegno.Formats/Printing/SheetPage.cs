@@ -48,13 +48,13 @@ internal sealed class SheetPage
 
     private double WordsWide => Inner - FigureWide - BoxesWide - 24;
 
-    internal static bool Fits(XGraphics measuring, SheetSession session, SheetLine[] lines, double width, double height, double size)
+    internal static bool Fits(XGraphics measuring, string caution, SheetSession session, SheetLine[] lines, double width, double height, double size)
     {
         var page = new SheetPage(measuring, null, width, height, size);
-        return page.Head(session, "", null, draws: false) + lines.Sum(l => page.Line(l, draws: false)) + page.Foot(session, "", draws: false) <= height - (2 * Margin);
+        return page.Head(session, "", null, draws: false) + lines.Sum(l => page.Line(l, draws: false)) + page.Foot(session, caution, draws: false) <= height - (2 * Margin);
     }
 
-    internal void Draw(SheetSession session, SheetLine[] lines, string part, string coach, bool[][]? code)
+    internal void Draw(SheetSession session, SheetLine[] lines, string part, string caution, bool[][]? code)
     {
         Within(PdfGroupingElementTag.Section, () =>
         {
@@ -65,9 +65,9 @@ internal sealed class SheetPage
             }
 
             // At the foot of the page, wherever the lines end.
-            double tall = Foot(session, coach, draws: false);
+            double tall = Foot(session, caution, draws: false);
             _y = Math.Max(_y, _height - Margin - tall);
-            Foot(session, coach, draws: true);
+            Foot(session, caution, draws: true);
         });
     }
 
@@ -223,7 +223,7 @@ internal sealed class SheetPage
     }
 
     /// <summary>The usual cautions and where they end; they defer to those who examine the client.</summary>
-    private double Foot(SheetSession session, string coach, bool draws)
+    private double Foot(SheetSession session, string caution, bool draws)
     {
         double from = _y;
         if (session.Then.Length > 0)
@@ -234,8 +234,7 @@ internal sealed class SheetPage
 
         Say(
             PdfBlockLevelElementTag.Paragraph,
-            $"Sharp pain stops an exercise: stop, and tell {(coach.Length > 0 ? coach.Split(' ')[0] : "the coach")}. Nothing heavy over the face, nobody alone under a bar. Use only what was checked, and look at it each time. "
-            + "With heart or blood pressure trouble, pregnancy, recent surgery, dizziness or chest pain ask a physician first; for joints a physiotherapist. "
+            $"{caution} "
             + string.Join(' ', session.Care.Select(Sentence)),
             _small, Margin, Inner, draws);
         return _y - from;

@@ -40,12 +40,12 @@ public static class SheetPdf
         var code = address is null ? null : QrSquares.Of(address);
         foreach (var session in sheet.Sessions)
         {
-            foreach (var (lines, size, part) in Spread(session, paper))
+            foreach (var (lines, size, part) in Spread(sheet.Caution, session, paper))
             {
                 var page = document.AddPage();
                 page.Size = paper == Paper.A4 ? PageSize.A4 : PageSize.Letter;
                 using var graphics = XGraphics.FromPdfPage(page);
-                new SheetPage(graphics, tags.StructureBuilder, page.Width.Point, page.Height.Point, size).Draw(session, lines, part, sheet.Coach, code);
+                new SheetPage(graphics, tags.StructureBuilder, page.Width.Point, page.Height.Point, size).Draw(session, lines, part, sheet.Caution, code);
             }
         }
 
@@ -55,7 +55,7 @@ public static class SheetPdf
     }
 
     /// <summary>Lines by page, with the size they are set in; the part is told where there is more than one.</summary>
-    private static IEnumerable<(SheetLine[] Lines, double Size, string Part)> Spread(SheetSession session, Paper paper)
+    private static IEnumerable<(SheetLine[] Lines, double Size, string Part)> Spread(string caution, SheetSession session, Paper paper)
     {
         var (width, height) = paper == Paper.A4 ? (595.0, 842.0) : (612.0, 792.0);
         using var measuring = XGraphics.CreateMeasureContext(new XSize(width, height), XGraphicsUnit.Point, XPageDirection.Downwards);
@@ -65,7 +65,7 @@ public static class SheetPdf
             SheetLine[][] parts = Parts(all, pages);
             foreach (double size in Sizes)
             {
-                if (parts.All(p => SheetPage.Fits(measuring, session, p, width, height, size)) || (size == Sizes[^1] && pages >= all.Length))
+                if (parts.All(p => SheetPage.Fits(measuring, caution, session, p, width, height, size)) || (size == Sizes[^1] && pages >= all.Length))
                 {
                     return parts.Select((p, i) => (p, size, parts.Length > 1 ? $"page {i + 1} of {parts.Length}" : ""));
                 }

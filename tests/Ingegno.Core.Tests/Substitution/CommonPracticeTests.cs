@@ -262,7 +262,10 @@ public class CommonPracticeTests
     {
         var sacks = new[] { (25, 2), (40, 1) }.Select(s => new FixedWeights
         {
-            Id = $"sack {s.Item1}", Name = "Sack", Shape = FixedWeightShape.Sack, Weights = [new WeightCount(Mass.FromKilograms(s.Item1), s.Item2)],
+            Id = $"sack {s.Item1}",
+            Name = "Sack",
+            Shape = FixedWeightShape.Sack,
+            Weights = [new WeightCount(Mass.FromKilograms(s.Item1), s.Item2)],
         });
         var carry = Of("aldo-ferrin").Who(c => c with { BodyMass = Mass.FromKilograms(80) }).WithKit([.. sacks]).Line("two-hand-carry", 3, 30, intensity: each is { } load ? At(load) : new Intensity()).Chosen!.Prescription;
         (carry.Exercise, carry.Load.Kilograms).ShouldBe(("hugged-carry", hugged));

@@ -5760,6 +5760,8 @@ export interface components {
             client: string;
             coach: string;
             sessions: components["schemas"]["SheetSession"][];
+            /** @description The usual cautions, at the foot of each page; they defer to those who examine the client. */
+            caution: string;
         };
         /** @description An exercise on the sheet. */
         SheetLine: {

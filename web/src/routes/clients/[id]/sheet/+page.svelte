@@ -179,10 +179,7 @@
 					<footer class="border-base-300 border-t pt-2">
 						{#if session.then}<p class="mb-1"><b>Cool-down:</b> {session.then}</p>{/if}
 						<p class="text-[11.5px]">
-							<b>Sharp pain stops an exercise:</b> stop, and tell {sheet.coach.split(' ')[0]}. Nothing heavy
-							over the face, nobody alone under a bar. Use only what was checked, and look at it each time.
-							With heart or blood pressure trouble, pregnancy, recent surgery, dizziness or chest pain ask a
-							physician first; for joints a physiotherapist.
+							<b>{sheet.caution.split(':')[0]}:</b>{sheet.caution.slice(sheet.caution.indexOf(':') + 1)}
 							{session.care.join(' ')}
 						</p>
 					</footer>
