@@ -21,14 +21,14 @@ public sealed class WeeksInTextApiTests
         var lines = Api.Lines(await api.PlanAsync());
         lines.Length.ShouldBe(3, "the second week waits");
         var bench = await BenchAsync($"{First}\n\n{Second}\n");
-        bench["week"]!.GetValue<int>().ShouldBe(1);
+        bench["week"]!.GetValue<string>().ShouldBe("Week 1");
         bench["waiting"]!.AsArray().ShouldHaveSingleItem()!["text"]!.GetValue<string>().ShouldBe(Second);
 
         await api.LogAsync(Api.Sets(lines[0], "2026-11-23"));
         (await WaitingAsync()).ShouldBeNull("Friday is not trained yet");
         await api.LogAsync(Api.Sets(lines[2], "2026-11-23"));
         string told = (await WaitingAsync())!["sentence"]!.GetValue<string>();
-        told.ShouldBe("Week 1 is trained: week 2 waits in the text.");
+        told.ShouldBe("Week 1 is trained: next in the text is week 2.");
 
         // What was chosen by hand on a line goes on with it.
         string other = bench["sessions"]![0]!["lines"]![1]!["alternatives"]!.AsArray().Select(a => a!["prescription"]!["exercise"]!.GetValue<string>()).First(e => e != "push-up");
@@ -63,7 +63,7 @@ public sealed class WeeksInTextApiTests
         host.Clock.Advance(TimeSpan.FromDays(7));
         await api.SignInAsync();
         var waits = await api.ProposalAsync("nextWeek");
-        waits["sentence"]!.GetValue<string>().ShouldBe("Week 1 began on 23 Nov and Friday was not trained: week 2 waits in the text.");
+        waits["sentence"]!.GetValue<string>().ShouldBe("Week 1 began on 23 Nov and Friday was not trained: next in the text is week 2.");
         (await api.AnswerAsync(waits, "refused")).StatusCode.ShouldBe(HttpStatusCode.OK);
         (await api.ProposalsAsync()).ShouldNotContain(p => p["kind"]!.GetValue<string>() == "nextWeek");
     }

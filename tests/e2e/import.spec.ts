@@ -68,7 +68,7 @@ test('a file of weeks: the first is trained, the next takes its place when the c
 		.getByLabel('From a file')
 		.setInputFiles({ name: 'weeks.csv', mimeType: 'text/csv', buffer: Buffer.from(WEEKS) });
 	const taken = page.getByRole('dialog', { name: 'A programme from a file' });
-	await expect(taken).toContainText('Week 1 is trained first; the week behind it waits in the text');
+	await expect(taken).toContainText('Week 1 comes first; what stands behind it waits in the text');
 	await taken.getByRole('button', { name: 'Put it in place of the text' }).click();
 	await expect(page.getByRole('region', { name: 'Read as' })).toContainText(
 		'Week 2: waits as typed, 5 lines'

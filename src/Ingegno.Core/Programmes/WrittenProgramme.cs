@@ -73,8 +73,13 @@ public sealed record WrittenSession(string Title, ImmutableArray<WrittenLine> Li
     public ImmutableArray<TypedDrill> Drills { get; init; } = [];
 }
 
+/// <summary>The week of a text that is trained.</summary>
+/// <param name="Name">"Week 1", or "Weeks 1 to 4".</param>
+/// <param name="Weeks">How many it stands for.</param>
+public sealed record TrainedWeek(string Name, int Weeks);
+
 /// <summary>A week of the text that is not trained yet: kept as typed, and read when it is its turn.</summary>
-/// <param name="Number">As written.</param>
+/// <param name="Number">Its place among the weeks.</param>
 /// <param name="Name">"Week 2".</param>
 /// <param name="Lines">Lines with something on them, its headings too.</param>
 /// <param name="Text">All of it, its heading first.</param>
@@ -83,8 +88,8 @@ public sealed record WaitingWeek(int Number, string Name, int Lines, string Text
 /// <summary>The sessions of a pasted text, in order.</summary>
 public sealed record WrittenProgramme(ImmutableArray<WrittenSession> Sessions)
 {
-    /// <summary>The week trained now, where the text has weeks: the first of it.</summary>
-    public int? Week { get; init; }
+    /// <summary>The week trained now, where the text has weeks: the first of them.</summary>
+    public TrainedWeek? Week { get; init; }
 
     /// <summary>The other weeks, by number; a plan holds one week at a time.</summary>
     public ImmutableArray<WaitingWeek> Waiting { get; init; } = [];

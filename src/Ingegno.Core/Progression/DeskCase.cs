@@ -30,6 +30,6 @@ public sealed record DeskCase(
 }
 
 /// <summary>The week of a text that is trained, and the one that waits behind it.</summary>
-/// <param name="Now">Its number; null where it has none.</param>
+/// <param name="Now">Null where it has no name.</param>
 /// <param name="Since">The client's day its text was taken.</param>
-public sealed record WeekInText(int? Now, WaitingWeek Next, DateOnly Since);
+public sealed record WeekInText(TrainedWeek? Now, WaitingWeek Next, DateOnly Since);

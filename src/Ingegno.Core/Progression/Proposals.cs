@@ -224,15 +224,15 @@ public static class Proposals
 
         var trained = about.Training.Sets.Where(s => s.On >= week.Since).Select(s => s.Line).ToHashSet();
         string[] left = [.. about.Plan.Sessions.Where(s => !s.Lines.Any(l => trained.Contains(l.Line))).Select(s => s.Title)];
-        bool isOver = today.DayNumber - week.Since.DayNumber >= WeekDays;
-        if (trained.Count > 0 && (left.Length == 0 || isOver))
+        int weeks = week.Now?.Weeks ?? 1;
+        bool isOver = today.DayNumber - week.Since.DayNumber >= WeekDays * weeks;
+        if (trained.Count > 0 && (isOver || (left.Length == 0 && weeks == 1)))
         {
-            string now = week.Now is { } number ? $"Week {number}" : "The week in force";
+            string now = week.Now?.Name ?? "The week in force";
+            string missed = left.Length == 0 ? "" : $" and {string.Join(" and ", left)} {(left.Length == 1 ? "was" : "were")} not trained";
             yield return new(
                 [new NextWeekSubject(week.Next.Number, week.Since)], ProposalKind.NextWeek,
-                left.Length == 0
-                    ? $"{now} is trained: {PlainWords.InSentence(week.Next.Name)} waits in the text."
-                    : $"{now} began on {week.Since:d MMM} and {string.Join(" and ", left)} {(left.Length == 1 ? "was" : "were")} not trained: {PlainWords.InSentence(week.Next.Name)} waits in the text.",
+                $"{now} {(left.Length == 0 && weeks == 1 ? "is trained" : $"began on {week.Since:d MMM}{missed}")}: next in the text is {PlainWords.InSentence(week.Next.Name)}.",
                 ["On the bench the next week takes the place of this one: lines that stay keep their log, and what was set by hand on them."], "bench", null, "Stay with this week");
         }
     }

@@ -18,34 +18,33 @@ internal sealed class WeeksOfText
 
     private readonly SortedDictionary<int, Part> _waiting = [];
 
-    private bool _before;
+    private WeekHeading? _now;
 
     private Part? _at;
 
-    /// <summary>The week that is read; null where the text has none.</summary>
-    internal int? Now { get; private set; }
+    /// <summary>The week that is read; null where the text has none, or sessions stand before its weeks.</summary>
+    internal TrainedWeek? Now => _now is null ? null : new(_now.Name, _now.Weeks);
 
     internal ImmutableArray<WaitingWeek> Waiting => [.. _waiting.Select(w => new WaitingWeek(w.Key, w.Value.Name, w.Value.Lines, w.Value.Text.ToString().Trim()))];
 
     /// <param name="line">As typed.</param>
-    /// <param name="afterSessions">Sessions without a week stand before it: they are trained now, and this week waits.</param>
+    /// <param name="afterSessions">Sessions stand before it. The first week that has any is trained; an empty one is passed over.</param>
     internal void Open(WeekHeading heading, string line, bool afterSessions)
     {
-        if (Now is null && !afterSessions && !_before)
+        if (!afterSessions && _waiting.Count == 0)
         {
-            Now = heading.Number;
+            _now = heading;
         }
 
-        _before |= afterSessions;
-        if (heading.Number == Now)
+        if (heading.Order == _now?.Order)
         {
             _at = null;
             return;
         }
 
-        if (!_waiting.TryGetValue(heading.Number, out _at))
+        if (!_waiting.TryGetValue(heading.Order, out _at))
         {
-            _waiting[heading.Number] = _at = new($"Week {heading.Number}");
+            _waiting[heading.Order] = _at = new(heading.Name);
         }
 
         _ = Waits(line);

@@ -47,7 +47,7 @@ public sealed record GoneLine(int Line, string Written, string Name);
 /// <param name="Waiting">The weeks that wait in the text.</param>
 public sealed record BenchView(
     ImmutableArray<RebuiltSession> Sessions, ImmutableArray<TextProblem> Problems, bool AllGuessed, Reviewed Review,
-    ImmutableArray<LineInForce> InForce, ImmutableArray<GoneLine> Gone, int? Week, ImmutableArray<WaitingWeek> Waiting);
+    ImmutableArray<LineInForce> InForce, ImmutableArray<GoneLine> Gone, string? Week, ImmutableArray<WaitingWeek> Waiting);
 
 /// <summary>A saved plan with the version it was read at.</summary>
 /// <param name="Stopped">Lines that may not be trained as saved, each with its reason: pain, or a set-up that does not stand any more.</param>
@@ -194,7 +194,7 @@ internal static class BenchEndpoints
         sessions, read.Problems, allGuessed, ProgrammeReview.Of(sessions, client, practice.Rules.Catalogue, today, block, practice.Marks),
         edit is null ? [] : [.. from line in read.Programme.Sessions.SelectMany(s => s.Lines) let known = edit.LineOf(line.Number) where known is not null select new LineInForce(line.Number, known.Value)],
         edit is null ? [] : [.. edit.Gone.Select(l => new GoneLine(l.Line, l.Written, l.Prescription is { } p ? $"{p.Name}, {p.CountInWords}" : l.Written))],
-        read.Programme.Week, read.Programme.Waiting);
+        read.Programme.Week?.Name, read.Programme.Waiting);
 
     internal static IEnumerable<InputProblem> Problems(Block? block) =>
         block is null ? [] : BlockProblems.Of(block).Select(p => p with { Path = $"block.{p.Path}" });

@@ -31,7 +31,7 @@ namespace Ingegno.Server.Files;
 /// <param name="Text">For the editor.</param>
 /// <param name="Problems">What the editor will ask about it.</param>
 public sealed record ProgrammeFileView(
-    ImmutableArray<string> Sheets, int Sheet, bool Together, bool WeekByWeek, ImmutableArray<ImmutableArray<string>> Rows, int? HeaderRow, ImmutableArray<ColumnRole> Columns, bool DaysAcross, int? Week, int Waiting, string Text, ImmutableArray<TextProblem> Problems);
+    ImmutableArray<string> Sheets, int Sheet, bool Together, bool WeekByWeek, ImmutableArray<ImmutableArray<string>> Rows, int? HeaderRow, ImmutableArray<ColumnRole> Columns, bool DaysAcross, string? Week, int Waiting, string Text, ImmutableArray<TextProblem> Problems);
 
 /// <summary>An exercise in a log's file.</summary>
 /// <param name="Sets">Or rows, where it is not known.</param>
@@ -101,7 +101,7 @@ internal static class FileEndpoints
             var read = ProgrammeReading.Read(text, about.Practice, unit);
             return TypedResults.Ok(new ProgrammeFileView(
                 [.. tables.Select(t => t.Name)], sheet, all, weeks, [.. table.Rows.Take(RowsShown)], guess.HeaderRow, guess.Columns, guess.DaysAcross,
-                read.Programme.Week, read.Programme.Waiting.Length, text, read.Problems));
+                read.Programme.Week?.Name, read.Programme.Waiting.Length, text, read.Problems));
         }
         catch (UnreadableFileException refused)
         {

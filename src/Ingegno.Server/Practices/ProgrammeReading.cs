@@ -14,7 +14,7 @@ internal static class ProgrammeReading
         ProgrammeReader.Read(text, practice.Rules.Catalogue, unit, NamesOf(practice));
 
     /// <summary>The week in force and those that wait behind it; of a text without weeks nothing is read.</summary>
-    internal static (int? Now, ImmutableArray<WaitingWeek> Waiting) Weeks(string text, Practice practice, MassUnit unit) =>
+    internal static (TrainedWeek? Now, ImmutableArray<WaitingWeek> Waiting) Weeks(string text, Practice practice, MassUnit unit) =>
         ProgrammeReader.HasWeeks(text) && Read(text, practice, unit).Programme is var read ? (read.Week, read.Waiting) : (null, []);
 
     internal static NameReader NamesOf(Practice practice) => HouseCatalogue.Of(practice.Rules.Exercises).Names.Knowing(practice.Names);

@@ -1887,11 +1887,8 @@ export interface components {
             inForce: components["schemas"]["LineInForce"][];
             /** @description What saving takes out of the plan; the logs are kept. */
             gone: components["schemas"]["GoneLine"][];
-            /**
-             * Format: int32
-             * @description The week of the text that is trained now; null where it has no weeks.
-             */
-            week: null | number;
+            /** @description The week of the text that is trained now; null where it has no weeks. */
+            week: null | string;
             /** @description The weeks that wait in the text. */
             waiting: components["schemas"]["WaitingWeek"][];
         };
@@ -4961,11 +4958,8 @@ export interface components {
             columns: components["schemas"]["ColumnRole"][];
             /** @description Each column is a session. */
             daysAcross: boolean;
-            /**
-             * Format: int32
-             * @description Of the text the one that is trained first; null where it has no weeks.
-             */
-            week: null | number;
+            /** @description Of the text the one that is trained first; null where it has no weeks. */
+            week: null | string;
             /**
              * Format: int32
              * @description How many weeks wait behind it.
@@ -6293,7 +6287,7 @@ export interface components {
         WaitingWeek: {
             /**
              * Format: int32
-             * @description As written.
+             * @description Its place among the weeks.
              */
             number: number;
             /** @description "Week 2". */

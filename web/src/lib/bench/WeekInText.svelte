@@ -9,7 +9,7 @@
 
 {#if bench.view.week !== null || next}
 	<span class="flex items-center gap-2 whitespace-nowrap">
-		{#if bench.view.week !== null}<b class="text-base-content">Week {bench.view.week}</b>{/if}
+		{#if bench.view.week !== null}<b class="text-base-content">{bench.view.week}</b>{/if}
 		{#if next}
 			<button
 				class="btn btn-xs"

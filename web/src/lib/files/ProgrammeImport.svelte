@@ -113,11 +113,8 @@
 		{#if trouble}<p role="alert" class="text-accent">{trouble}</p>{/if}
 		{#if view && view.waiting > 0}
 			<p class="border-accent bg-decide border-l-4 px-2 text-[13px]">
-				{view.week === null ? 'What stands before the weeks' : `Week ${view.week}`} is trained first; {view.waiting ===
-				1
-					? 'the week behind it waits'
-					: `the ${view.waiting} weeks behind it wait`} in the text, and the bench goes on to the next when you
-				say so.
+				{view.week ?? 'What stands before the weeks'} comes first; what stands behind it waits in the text, and
+				the bench goes on to it when you say so.
 			</p>
 		{:else if view?.weekByWeek && !view.together}
 			<p class="border-accent bg-decide border-l-4 px-2 text-[13px]">
