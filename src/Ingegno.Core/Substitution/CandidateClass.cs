@@ -86,6 +86,12 @@ public readonly record struct StandIn(CandidateClass Class, double Off)
                 return new(intent.IsFast ? CandidateClass.SameMuscles : CandidateClass.Remote, ByItsLog);
             }
 
+            // Against a mini band, say: the movement and a load, though no forecast tells of it.
+            if (intent is not null && written.IsForecast && !exercise.IsForecast && setUp.Implement is not null && !exercise.IsLoweringOnly && IsSameMovement(written, exercise))
+            {
+                return new(CandidateClass.Band, ByItsLog);
+            }
+
             // Dosed by feel, or an unloaded imitation of loaded work.
             return written.IsForecast && exercise.IsForecast && intent is not null && exercise.Id != written.Id
                 ? AtBest(written, exercise, setUp, role) with { Off = ByFeel }

@@ -81,7 +81,7 @@ public static class Reason
             return "Another movement than written: the pattern is lost here.";
         }
 
-        if (written.IsForecast && !candidate.Exercise.IsForecast)
+        if (written.IsForecast && !candidate.Exercise.IsForecast && candidate.SetUp.Implement is null)
         {
             return "The movement without its load: the loaded one is lost here.";
         }
@@ -135,7 +135,8 @@ public static class Reason
         {
             return dose.Equivalent.Value >= intent.Equivalent.Value - 0.03
                 ? $"{load} asks as much as the gym load"
-                : $"{load} for the same count";
+                : dose.Repetitions.SequenceEqual(intent.Repetitions) ? $"{load} for the same count"
+                : $"{load} for the count it allows";
         }
 
         string carry = dose.Bridge.Open >= 1 ? "carry part of it" : "make it up";

@@ -73,6 +73,8 @@ public class CommonPracticeTests
         new("a back squat with two light dumbbells stays one with a measure, or goes to one leg",
             () => Of("nadia-oskarsen").Who(c => c with { Traits = [] }).Keeping(k => k is FixedWeights).Line("back-squat", 3, 8, intensity: At(60)),
             ["two-dumbbell-squat", "rear-foot-raised-split-squat", "split-squat"], ["rear-foot-raised-split-squat"], [], []),
+        new("a hip abduction machine to a mini band round the legs, not to a step",
+            () => Of("joost-aalders").Line("hip-abduction-machine", 3, 15, before: 1), ["mini-band-side-step", "band-side-leg-raise", "mini-band-clamshell"], [], ["slow-step-down"], []),
         new("a squat with a bar and no rack to the bar in the elbows",
             () => Of("runa-castellane").Line("back-squat", 4, 8, intensity: At(100)), ["zercher-squat"], [], ["bag-squat"], [("back-squat", RefusalCause.Kit)]),
         new("a bar goes over the chest on the floor as well as on a bench",
