@@ -60,7 +60,7 @@ internal static class Application
         builder.Services.AddSingleton<Devices.Devices>();
         builder.Services.AddSingleton<DemoData>();
         builder.Services.AddSingleton<IWeekSolver, WeekSolver>().AddSingleton<WorkUnderWay>().AddSingleton<RebuildsAtHand>().AddSingleton<BlockAhead>();
-        builder.Services.AddSerilog(log => Logged(log));
+        builder.Services.AddSerilog(log => Logged(log), preserveStaticLogger: true);
         builder.AddTelemetry(settings);
         builder.Services.AddDataProtection()
             .SetApplicationName("Ingegno")

@@ -35,7 +35,7 @@ internal sealed class ClockedHost(DateTimeOffset start, string? folder = null) :
             services.AddSingleton<TimeProvider>(Clock);
             if (Hears is { } sink)
             {
-                services.AddSerilog(log => Application.Logged(log).WriteTo.Sink(sink));
+                services.AddSerilog(log => Application.Logged(log).WriteTo.Sink(sink), preserveStaticLogger: true);
             }
         });
     }

@@ -50,9 +50,9 @@ internal static class KeptAsWritten
             .Select(r => (Rung: r, Left: Plan(intent, r).Forecast(effort)[^1].Reserve))
             .Where(r => r.Left >= Math.Max(least, wanted - FewerLeft))
             .ToArray();
-        if (exercise.Band is not null && leaving.Length > 0 && leaving.All(r => r.Left > wanted + MoreLeft))
+        if ((exercise.Band is not null || exercise.IsBallistic) && leaving.Length > 0 && leaving.All(r => r.Left > wanted + MoreLeft))
         {
-            // The client's own band is what was meant: the strongest of it, and that it is too easy is said.
+            // The client's own band or bell is what was meant: the heaviest of it, and that it is too easy is said. What is swung is not done for as many as go.
             return leaving.MinBy(r => r.Left).Rung;
         }
 

@@ -63,6 +63,16 @@ public class FastWorkTests
         line.Alternatives.ShouldAllBe(a => a.Prescription.Exercise == kept || !Of(a.Prescription).IsOlympicLift);
     }
 
+    /// <summary>Fifteen swings with the one bell there is stay fifteen: swings are not done for as many as go (common practice).</summary>
+    [Fact]
+    public void Swings_keep_their_count_with_the_bell_that_is_there()
+    {
+        var bell = new FixedWeights { Id = "bell", Name = "Bell", Shape = FixedWeightShape.Kettlebell, Weights = [new(Mass.FromKilograms(24), 1)] };
+        var swing = Member.Named("joost-aalders").WithKit(bell).Line("kettlebell-swing", 5, 15).Chosen!.Prescription;
+        (swing.Exercise, swing.Load.Kilograms).ShouldBe(("kettlebell-swing", 24));
+        swing.Counts.ShouldBe([15, 15, 15, 15, 15]);
+    }
+
     /// <summary>The members as they are, and as advanced lifters with a bar and nothing else.</summary>
     private static IEnumerable<Member> Homes() =>
         Member.All().Concat(Member.All().Select(m => m.WithKit(Bar).Who(c => c with { Level = Level.Advanced })));
