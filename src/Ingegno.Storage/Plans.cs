@@ -51,17 +51,21 @@ public sealed class Plans(Database database)
         ];
     }
 
-    /// <summary>The client's day the text was last typed otherwise, a change taken back counted too; null for never.</summary>
-    public async Task<DateOnly?> TypedOnAsync(string coach, string client)
+    /// <summary>The texts the plan has had, newest first, each with the client's day it was taken; one taken back counts as taken again.</summary>
+    public async Task<IReadOnlyList<(DateOnly On, string Text)>> TextsAsync(string coach, string client)
     {
         await using var connection = database.Open();
-        string? day = await connection.ExecuteScalarAsync<string?>(
-            """
-            SELECT max(json_extract(document, '$.on')) FROM plan_change
-            WHERE coach_id = @coach AND client_id = @client AND json_extract(document, '$.text.before.text') IS NOT json_extract(document, '$.text.after.text')
-            """,
-            new { coach, client });
-        return day is null ? null : DateOnly.ParseExact(day, "yyyy-MM-dd", CultureInfo.InvariantCulture);
+        return
+        [
+            .. (await connection.QueryAsync<(string On, string Text)>(
+                    """
+                    SELECT json_extract(document, '$.on'), json_extract(document, '$.text.after.text') FROM plan_change
+                    WHERE coach_id = @coach AND client_id = @client AND json_extract(document, '$.text.before.text') IS NOT json_extract(document, '$.text.after.text')
+                    ORDER BY place_in_list DESC
+                    """,
+                    new { coach, client }))
+                .Select(t => (DateOnly.ParseExact(t.On, "yyyy-MM-dd", CultureInfo.InvariantCulture), t.Text)),
+        ];
     }
 
     /// <summary>Writes the plan and what changed it, together.</summary>

@@ -127,6 +127,13 @@ public sealed partial class CaseFileApiTests
             (await back.ProposalsAsync()).Count(p => p["kind"]!.GetValue<string>() == "fixtureReport").ShouldBe(1, "the other was answered");
         }
 
+        // Two checks of one id would be one.
+        var twice = went.DeepClone();
+        twice["checks"]![1]!["id"] = twice["checks"]![0]!["id"]!.GetValue<string>();
+        (await BringAsync(api.Coach, twice.ToJsonString(), keep: true))["problems"]![0]!["path"]!.GetValue<string>().ShouldBe("checks[1].id");
+        twice["checks"]![1]!["id"] = null;
+        (await BringAsync(api.Coach, twice.ToJsonString(), keep: true))["kept"]!.GetValue<bool>().ShouldBeFalse();
+
         // The case file alone has no photos, and says so; a photo that is none keeps all out, with its place.
         (await BringAsync(api.Coach, went.ToJsonString(), keep: false))["clients"]![0]!["told"]!.ToJsonString().ShouldContain("1 photo is not in this file");
         int there = await ClientsAsync(api.Coach);

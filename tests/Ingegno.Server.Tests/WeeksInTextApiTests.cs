@@ -26,7 +26,12 @@ public sealed class WeeksInTextApiTests
 
         await api.LogAsync(Api.Sets(lines[0], "2026-11-23"));
         (await WaitingAsync()).ShouldBeNull("Friday is not trained yet");
-        await api.LogAsync(Api.Sets(lines[2], "2026-11-23"));
+
+        // A line put right in the middle of the week leaves what was trained before it.
+        host.Clock.Advance(TimeSpan.FromDays(2));
+        await api.SignInAsync();
+        (await api.SaveAsync($"{First.Replace("3 x 30 s", "3 x 40 s", StringComparison.Ordinal)}\n\n{Second}\n", [], await api.VersionAsync())).StatusCode.ShouldBe(HttpStatusCode.OK);
+        await api.LogAsync(Api.Sets(lines[2], "2026-11-25"));
         string told = (await WaitingAsync())!["sentence"]!.GetValue<string>();
         told.ShouldBe("Week 1 is trained: next in the text is week 2.");
 

@@ -116,7 +116,9 @@ internal sealed class DeskRows(
         var plan = (await plans.FindAsync(coach, client)).At(about.Place.Id);
         var sent = await links.LastSentAsync(coach, client);
         var (week, waiting) = ProgrammeReading.Weeks(plan.Value.Text, about.Practice, about.Profile.Unit);
-        var typedOn = waiting.IsEmpty ? null : await plans.TypedOnAsync(coach, client);
+        // A word put right in the middle of a week begins no other.
+        DateOnly? taken = waiting.IsEmpty ? null
+            : (await plans.TextsAsync(coach, client)).TakeWhile(t => ProgrammeReading.Weeks(t.Text, about.Practice, about.Profile.Unit).Now == week).Select(t => (DateOnly?)t.On).LastOrDefault();
         var decided = await decisions.OfClientAsync(coach, client, clock.GetUtcNow().AddDays(-DecisionDays));
         return (
             new(
@@ -126,7 +128,7 @@ internal sealed class DeskRows(
                 [.. decided.Select(d => new Decision(d.Id, about.DayOf(d.At), d.About, d.Sentence, d.Answer, d.Undone))],
                 sent is null ? null : about.DayOf(sent.SentAt), sent?.PlanVersion)
             {
-                Week = typedOn is { } since ? new(week, waiting[0], since) : null,
+                Week = taken is { } since ? new(week, waiting[0], since) : null,
                 LinkEnds = await links.LastEndAsync(coach, client) is { } ends ? about.DayOf(ends) : null,
                 Unread = sent?.PlanVersion == plan.Version ? [] : ProgrammeReading.Unread(plan.Value.Text, about.Practice, about.Profile.Unit),
             },

@@ -265,6 +265,11 @@ internal sealed class CaseFiles(
 
         foreach (var (check, i) in checks.Select((c, i) => (c, i)))
         {
+            if (string.IsNullOrWhiteSpace(check.Id) || checks.Take(i).Any(c => string.Equals(c.Id, check.Id, StringComparison.OrdinalIgnoreCase)))
+            {
+                yield return new($"checks[{i}].id", "Give each check an id of its own.");
+            }
+
             if (!places.Contains(check.Place, StringComparer.OrdinalIgnoreCase))
             {
                 yield return new($"checks[{i}].place", "Name one of the places of placeIds.");
