@@ -160,12 +160,12 @@ public sealed class ClientLinks(Database database)
         return [.. rows.Select(row => new Sending(row.Id, Token.Time(row.SentAt), row.PlanVersion, row.Sentence, row.Document))];
     }
 
-    /// <summary>How many links of the client still open.</summary>
+    /// <summary>How many links of the client still open the training; an address of the calendar does not.</summary>
     public async Task<int> OpenCountAsync(string coach, string client, DateTimeOffset now)
     {
         await using var connection = database.Open();
         return await connection.ExecuteScalarAsync<int>(
-            "SELECT count(*) FROM link WHERE coach_id = @coach AND client_id = @client AND revoked_at IS NULL AND expires_at >= @now",
+            "SELECT count(*) FROM link WHERE coach_id = @coach AND client_id = @client AND revoked_at IS NULL AND expires_at >= @now AND purpose <> 'calendar'",
             new { coach, client, now = Token.Text(now) });
     }
 

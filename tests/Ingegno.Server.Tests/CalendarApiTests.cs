@@ -19,6 +19,7 @@ public sealed class CalendarApiTests
         string training = await api.SendAsync();
         var made = await api.Coach.PostAsJsonAsync($"/api/clients/{api.Id}/calendar", new { at = "07:15", remind = 20 }, Stop);
         string address = new Uri((await made.Content.ReadFromJsonAsync<JsonNode>(Stop))!["address"]!.GetValue<string>()).PathAndQuery;
+        (await api.GetAsync("sending"))["openLinks"]!.GetValue<int>().ShouldBe(1, "an address of days opens no training");
         var phone = host.CreateClient();
         var answer = await phone.GetAsync(address, Stop);
         answer.Content.Headers.ContentType!.MediaType.ShouldBe("text/calendar");

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, open, savePlan, signIn, test } from './fixtures';
+import { bare, readPdf, type PrintedPage } from './printed';
 
 /** The demo with its weeks of training behind it. */
 test.use({ demo: 'trained' });
@@ -109,3 +110,94 @@ test('what is taken afresh is taken back from the list', async ({ page }) => {
 		.poll(async () => (await row.locator('> div:nth-child(3)').innerText()).split('\n').slice(0, 2).join(' '))
 		.toBe(was);
 });
+
+type SheetLine = {
+	name: string;
+	dose: string;
+	how: string;
+	with: string;
+	setUp: string[];
+	cues: string[];
+	gym: string;
+	behind: string[];
+	leftOut: string | null;
+};
+type LaidPage = { session: number; from: number; count: number };
+type SheetView = {
+	sheet: { caution: string; sessions: { title: string; care: string[]; lines: SheetLine[] }[] };
+	a4: LaidPage[];
+	letter: LaidPage[];
+};
+
+test('the sheet the server writes and the page the browser prints are the same sheet', async ({ page }) => {
+	await signIn(page);
+	const clients = (await (await page.request.get('/api/roster')).json()) as { id: string; name: string }[];
+	// Six exercises on a page, six that take two on the shorter paper, and three days.
+	for (const { id, name } of clients.filter((c) => /^(Maren|Tomas|Gerda)/.test(c.name))) {
+		const view = (await (await page.request.get(`/api/clients/${id}/sheet`)).json()) as SheetView;
+		await page.goto(`/clients/${id}/sheet`);
+		for (const [paper, format] of [
+			['a4', 'A4'],
+			['letter', 'Letter']
+		] as const) {
+			await page.getByLabel('Paper').selectOption(paper);
+			await expect(page.locator('article > section')).toHaveCount(view[paper].length);
+			const printed = await readPdf(await page.pdf({ format }));
+			const written = await readPdf(
+				await (await page.request.post(`/api/clients/${id}/sheet.pdf?paper=${paper}`)).body()
+			);
+			expect(printed.length, `${name}, ${paper}`).toBe(view[paper].length);
+			expect(written.length, `${name}, ${paper}`).toBe(view[paper].length);
+			for (const [at, laid] of view[paper].entries()) {
+				const session = view.sheet.sessions[laid.session]!;
+				const lines = session.lines.slice(laid.from, laid.from + laid.count);
+				const [theirs, ours] = [printed[at]!, written[at]!];
+				for (const side of [theirs, ours]) {
+					const text = bare(side.text);
+					for (const said of [
+						session.title,
+						view.sheet.caution,
+						...session.care,
+						...lines.flatMap((l) =>
+							l.leftOut
+								? [l.name, l.leftOut]
+								: [l.name, l.dose, l.how, l.with, ...l.setUp, l.cues[0] ?? '', l.gym, ...l.behind]
+						)
+					])
+						expect(text.toLowerCase(), `${name}, ${paper}, page ${at + 1}`).toContain(
+							bare(said).toLowerCase()
+						);
+					// A quarter of an inch is what most printers leave white (common practice).
+					for (const edge of [
+						[0, 0, side.width, 18],
+						[0, side.height - 18, side.width, side.height],
+						[0, 0, 18, side.height],
+						[side.width - 18, 0, side.width, side.height]
+					] as const)
+						expect(side.ink(...edge), `${name}, ${paper}, page ${at + 1}`).toBe(0);
+				}
+				// All the same words; of the cues of a full page one more may stand in a line.
+				const [much, more] = [bare(theirs.text).length, bare(ours.text).length];
+				if (laid.full) expect(Math.abs(much - more)).toBeLessThan(40);
+				else expect(more).toBe(much);
+				for (const line of lines.filter((l) => !l.leftOut)) {
+					const [there, here] = [look(theirs, line), look(ours, line)];
+					expect(there.name).toBeCloseTo(here.name, 0);
+					expect(there.dose).toBeCloseTo(here.dose, 0);
+					expect(Math.abs(there.y - here.y) / ours.height, `${name}, ${line.name}`).toBeLessThan(0.08);
+					// A figure beside it, about as dark.
+					expect(there.figure, line.name).toBeGreaterThan(0.02);
+					expect(here.figure / there.figure, line.name).toBeGreaterThan(0.5);
+					expect(here.figure / there.figure, line.name).toBeLessThan(2);
+				}
+			}
+		}
+	}
+});
+
+/** Sizes of a line's name and dose in points, where it stands, and how dark the column of figures is beside it. */
+function look(page: PrintedPage, line: SheetLine) {
+	const name = page.pieces.find((p) => bare(p.text).endsWith(bare(line.name)))!;
+	const dose = page.pieces.find((p) => p.y > name.y && bare(line.dose).startsWith(bare(p.text)))!;
+	return { name: name.size, dose: dose.size, y: name.y, figure: page.ink(36, name.y - 8, 148, name.y + 60) };
+}

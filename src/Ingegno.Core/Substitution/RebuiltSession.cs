@@ -141,7 +141,16 @@ public sealed record Alternative
 
     /// <summary>What one is compared by with another; what it was worked out with is told of the chosen one alone.</summary>
     [JsonIgnore]
-    public Alternative InShort => this with { Forecast = [], Foretold = Unforetold, Budget = [], Ladder = [], Anchor = null, NotUsed = [] };
+    public Alternative InShort => this with
+    {
+        Forecast = [],
+        Foretold = Unforetold,
+        Budget = [],
+        Ladder = [],
+        Anchor = null,
+        NotUsed = [],
+        Prescription = Prescription with { SetUp = [], Cues = [], Cautions = [], Supports = [] },
+    };
 }
 
 /// <summary>An exercise that was looked at and refused, with its reasons.</summary>

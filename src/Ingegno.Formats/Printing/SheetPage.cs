@@ -10,8 +10,8 @@ namespace Ingegno.Formats.Printing;
 /// </summary>
 internal sealed class SheetPage
 {
-    /// <summary>What printers leave white, and what keeps a line from the next.</summary>
-    private const double Margin = 36, Gap = 6;
+    /// <summary>What printers leave white.</summary>
+    private const double Margin = 36;
 
     /// <summary>Columns of a line: the figure, the words, the boxes.</summary>
     private const double FigureWide = 112, BoxesWide = 122, BoxTall = 15.5, BoxGap = 3;
@@ -22,25 +22,27 @@ internal sealed class SheetPage
     private readonly StructureBuilder? _tags;
     private readonly double _width;
     private readonly double _height;
-    private readonly double _size;
+    private readonly LaidPage _laid;
+    private readonly string _caution;
+    private readonly SheetSession _session;
     private readonly XFont _title, _name, _dose, _text, _strong, _small;
-    /// <summary>A full page: a set-up and the cues each take a line less.</summary>
-    private readonly bool _close;
     private double _y = Margin;
 
-    internal SheetPage(XGraphics on, StructureBuilder? tags, double width, double height, double size)
+    internal SheetPage(XGraphics on, StructureBuilder? tags, double width, double height, Sheet sheet, LaidPage laid)
     {
-        (_on, _tags, _width, _height, _size) = (on, tags, width, height, size);
+        (_on, _tags, _width, _height, _laid, _session, _caution) = (on, tags, width, height, laid, sheet.Sessions[laid.Session], sheet.Caution);
         _title = Font(20, bold: true);
         _name = Font(11.5, bold: true);
         _dose = Font(16, bold: true);
         _text = Font(9.8, least: 8.2);
         _strong = Font(9.8, bold: true, least: 8.2);
         _small = Font(8, least: 7);
-        _close = size < 0.9;
 
-        XFont Font(double points, bool bold = false, double least = 0) => new(SheetFonts.Family, Math.Max(points * size, least), bold ? XFontStyleEx.Bold : XFontStyleEx.Regular);
+        XFont Font(double points, bool bold = false, double least = 0) => new(SheetFonts.Family, Math.Max(points * laid.Size, least), bold ? XFontStyleEx.Bold : XFontStyleEx.Regular);
     }
+
+    /// <summary>Keeps a line from the next.</summary>
+    private double Gap => _laid.Full ? 3.5 : 6;
 
     private double Inner => _width - (2 * Margin);
 
@@ -48,34 +50,41 @@ internal sealed class SheetPage
 
     private double WordsWide => Inner - FigureWide - BoxesWide - 24;
 
-    internal static bool Fits(XGraphics measuring, string caution, SheetSession session, SheetLine[] lines, double width, double height, double size)
+    private IEnumerable<SheetLine> Lines => _session.Lines.Skip(_laid.From).Take(_laid.Count);
+
+    private bool IsFirst => _laid.From == 0;
+
+    private bool IsLast => _laid.From + _laid.Count == _session.Lines.Length;
+
+    internal static bool Fits(XGraphics measuring, Sheet sheet, LaidPage laid, double width, double height)
     {
-        var page = new SheetPage(measuring, null, width, height, size);
-        return page.Head(session, "", null, draws: false) + lines.Sum(l => page.Line(l, draws: false)) + page.Foot(session, caution, draws: false) <= height - (2 * Margin);
+        var page = new SheetPage(measuring, null, width, height, sheet, laid);
+        return page.Head(null, draws: false) + page.Lines.Sum(l => page.Line(l, draws: false)) + page.Foot(draws: false) <= height - (2 * Margin);
     }
 
-    internal void Draw(SheetSession session, SheetLine[] lines, string part, string caution, bool[][]? code)
+    /// <param name="code">Squares of what opens the training on a phone; null for none.</param>
+    internal void Draw(bool[][]? code)
     {
         Within(PdfGroupingElementTag.Section, () =>
         {
-            Head(session, part, code, draws: true);
-            foreach (var line in lines)
+            Head(code, draws: true);
+            foreach (var line in Lines)
             {
                 Within(PdfGroupingElementTag.Section, () => Line(line, draws: true));
             }
 
             // At the foot of the page, wherever the lines end.
-            double tall = Foot(session, caution, draws: false);
-            _y = Math.Max(_y, _height - Margin - tall);
-            Foot(session, caution, draws: true);
+            double ends = _y, tall = Foot(draws: false);
+            _y = Math.Max(ends, _height - Margin - tall);
+            Foot(draws: true);
         });
     }
 
-    private double Head(SheetSession session, string part, bool[][]? code, bool draws)
+    private double Head(bool[][]? code, bool draws)
     {
         double from = _y, wide = Inner - (code is null ? 110 : 170);
-        Say(PdfBlockLevelElementTag.Heading1, session.Title, _title, Margin, wide, draws);
-        Say(PdfBlockLevelElementTag.Paragraph, part.Length > 0 ? $"{session.Under} · {part}" : session.Under, _text, Margin, wide, draws);
+        Say(PdfBlockLevelElementTag.Heading1, _session.Title, _title, Margin, wide, draws);
+        Say(PdfBlockLevelElementTag.Paragraph, _laid.Part.Length > 0 ? $"{_session.Under} · {_laid.Part}" : _session.Under, _text, Margin, wide, draws);
         if (draws)
         {
             Aside(() =>
@@ -90,21 +99,22 @@ internal sealed class SheetPage
             }
         }
 
-        _y = Math.Max(_y, from + (code is null ? 0 : 50)) + 3;
+        // Measured with room for the code, whether there is one yet or not.
+        _y = Math.Max(_y, from + (code is null && draws ? 0 : 50)) + 3;
         Ruled(Heavy, draws);
-        foreach (string made in session.Today)
+        foreach (string made in _session.Today)
         {
             Say(PdfBlockLevelElementTag.Paragraph, made, _text, Margin, Inner, draws);
         }
 
-        if (!session.PutOut.IsEmpty)
+        if (IsFirst && !_session.PutOut.IsEmpty)
         {
-            PutOut(session, draws);
+            PutOut(draws);
         }
 
-        if (session.First.Length > 0)
+        if (IsFirst && _session.First.Length > 0)
         {
-            Say(PdfBlockLevelElementTag.Paragraph, $"Warm-up: {session.First}", _text, Margin, Inner, draws);
+            Say(PdfBlockLevelElementTag.Paragraph, $"Warm-up: {_session.First}", _text, Margin, Inner, draws);
             _y += 3;
             Ruled(Rule, draws);
         }
@@ -112,11 +122,11 @@ internal sealed class SheetPage
         return _y - from;
     }
 
-    private void PutOut(SheetSession session, bool draws)
+    private void PutOut(bool draws)
     {
-        int columns = Math.Min(4, session.PutOut.Length);
+        int columns = Math.Min(4, _session.PutOut.Length);
         double wide = Inner / columns;
-        foreach (var row in session.PutOut.Chunk(columns))
+        foreach (var row in _session.PutOut.Chunk(columns))
         {
             double top = _y, low = _y;
             for (int i = 0; i < row.Length; i++)
@@ -155,9 +165,9 @@ internal sealed class SheetPage
         Say(PdfBlockLevelElementTag.Paragraph, line.Dose, _dose, WordsAt, WordsWide, draws);
         Say(PdfBlockLevelElementTag.Paragraph, line.How, _text, WordsAt, WordsWide, draws);
         Say(PdfBlockLevelElementTag.Paragraph, Capital(line.With), _strong, WordsAt, WordsWide, draws);
-        foreach (string how in line.SetUp)
+        foreach (string how in _laid.Full ? [string.Join(' ', line.SetUp.Select(Sentence))] : line.SetUp.Select(Sentence))
         {
-            Say(PdfBlockLevelElementTag.Paragraph, Sentence(how), _text, WordsAt, WordsWide, draws, most: _close ? 1 : 2);
+            Say(PdfBlockLevelElementTag.Paragraph, how, _text, WordsAt, WordsWide, draws);
         }
 
         Say(PdfBlockLevelElementTag.Paragraph, Cues(line), _text, WordsAt, WordsWide, draws);
@@ -171,7 +181,7 @@ internal sealed class SheetPage
             Say(PdfBlockLevelElementTag.Paragraph, $"gym: {line.Gym}", _small, WordsAt, WordsWide, draws, most: 1);
         }
 
-        double words = _y - from, boxes = 13 + (line.Sets * ((BoxTall * _size) + BoxGap));
+        double words = _y - from, boxes = 13 + (line.Sets * ((BoxTall * _laid.Size) + BoxGap));
         if (draws)
         {
             if (line.Figure is { } figure)
@@ -187,12 +197,11 @@ internal sealed class SheetPage
         return _y - from;
     }
 
-    /// <summary>On a full page as many as stand in one line, the first always.</summary>
     private string Cues(SheetLine line)
     {
-        string[] cues = [.. line.Cues.Select(c => $"• {c}")];
+        string[] cues = [.. line.Cues.Select(c => $"•\u00A0{c}")];
         int most = cues.Length;
-        while (_close && most > 1 && _on.MeasureString(string.Join("   ", cues[..most]), _text).Width > WordsWide)
+        while (_laid.Full && most > 1 && _on.MeasureString(string.Join("   ", cues[..most]), _text).Width > WordsWide)
         {
             most--;
         }
@@ -209,7 +218,7 @@ internal sealed class SheetPage
             _on.DrawString("load", _small, XBrushes.Black, new XPoint(right - (2 * wide) - 4, from + 8));
         }
 
-        double tall = BoxTall * _size;
+        double tall = BoxTall * _laid.Size;
         for (int set = 0; set < line.Sets; set++)
         {
             double y = from + 12 + (set * (tall + BoxGap));
@@ -223,19 +232,19 @@ internal sealed class SheetPage
     }
 
     /// <summary>The usual cautions and where they end; they defer to those who examine the client.</summary>
-    private double Foot(SheetSession session, string caution, bool draws)
+    private double Foot(bool draws)
     {
         double from = _y;
-        if (session.Then.Length > 0)
+        if (IsLast && _session.Then.Length > 0)
         {
-            Say(PdfBlockLevelElementTag.Paragraph, $"Cool-down: {session.Then}", _text, Margin, Inner, draws);
+            Say(PdfBlockLevelElementTag.Paragraph, $"Cool-down: {_session.Then}", _text, Margin, Inner, draws);
             _y += 3;
         }
 
         Say(
             PdfBlockLevelElementTag.Paragraph,
-            $"{caution} "
-            + string.Join(' ', session.Care.Select(Sentence)),
+            $"{_caution} "
+            + string.Join(' ', _session.Care.Select(Sentence)),
             _small, Margin, Inner, draws);
         return _y - from;
     }

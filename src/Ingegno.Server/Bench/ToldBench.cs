@@ -16,8 +16,8 @@ using Microsoft.AspNetCore.Http.Metadata;
 namespace Ingegno.Server.Bench;
 
 /// <summary>
-/// A bench as a page is told it. What was worked out of a line before, and stands, was written out before as well: its bytes are kept for as long as
-/// it is, so that a nudge writes out one line and not the week. Of all that might be done instead only what it is compared by is told
+/// A bench as a page is told it. What was worked out of a line before, and stands, was written out before as well: the bytes of its large parts are
+/// kept for as long as they are, so that a nudge writes out one line and not the week. Of all that might be done instead only what it is compared by is told
 /// (<see cref="Alternative.InShort"/>): every load and every curve would be nine tenths of the answer, and nobody looks at them.
 /// </summary>
 internal sealed class ToldBench(BenchView view) : IResult, IEndpointMetadataProvider
@@ -25,7 +25,7 @@ internal sealed class ToldBench(BenchView view) : IResult, IEndpointMetadataProv
     /// <summary>Lines, 30 KB each, over which packing costs less than it saves: two hundred would be 6 MB.</summary>
     private const int MostPlain = 30;
 
-    private static readonly JsonSerializerOptions Parts = With(KeepParts), Told = With(KeepLines);
+    private static readonly JsonSerializerOptions Told = new(TradeJson.Options) { TypeInfoResolver = new DefaultJsonTypeInfoResolver().WithAddedModifier(KeepParts) };
 
     public static void PopulateMetadata(MethodInfo method, EndpointBuilder builder) =>
         builder.Metadata.Add(new ProducesResponseTypeMetadata(StatusCodes.Status200OK, typeof(BenchView), [MediaTypeNames.Application.Json]));
@@ -41,18 +41,6 @@ internal sealed class ToldBench(BenchView view) : IResult, IEndpointMetadataProv
 
         await using var packed = new GZipStream(httpContext.Response.Body, CompressionLevel.Fastest);
         await JsonSerializer.SerializeAsync(packed, view, Told, httpContext.RequestAborted);
-    }
-
-    private static JsonSerializerOptions With(Action<JsonTypeInfo> kept) =>
-        new(TradeJson.Options) { TypeInfoResolver = new DefaultJsonTypeInfoResolver().WithAddedModifier(kept) };
-
-    /// <summary>Line by line: whole sessions would be arrays so long that they are collected last.</summary>
-    private static void KeepLines(JsonTypeInfo type)
-    {
-        if (type.Type == typeof(RebuiltSession))
-        {
-            type.Properties.Single(p => p.PropertyType == typeof(ImmutableArray<RebuiltLine>)).CustomConverter = new EachKept<RebuiltLine>(new(Parts));
-        }
     }
 
     /// <summary>The parts of a line that are large and stay the same object while nothing they were worked out from changes.</summary>
@@ -91,23 +79,6 @@ internal sealed class ToldBench(BenchView view) : IResult, IEndpointMetadataProv
 
         public override void Write(Utf8JsonWriter writer, T value, JsonSerializerOptions options) =>
             writer.WriteRawValue(_written.GetValue(value, v => JsonSerializer.SerializeToUtf8Bytes(v, by)), skipInputValidation: true);
-    }
-
-    private sealed class EachKept<T>(Kept<T> kept) : JsonConverter<ImmutableArray<T>>
-        where T : class
-    {
-        public override ImmutableArray<T> Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) => throw new NotSupportedException();
-
-        public override void Write(Utf8JsonWriter writer, ImmutableArray<T> value, JsonSerializerOptions options)
-        {
-            writer.WriteStartArray();
-            foreach (var one in value)
-            {
-                kept.Write(writer, one, options);
-            }
-
-            writer.WriteEndArray();
-        }
     }
 
     private sealed class KeptList<T>(Func<ImmutableArray<T>, ImmutableArray<T>> told) : JsonConverter<ImmutableArray<T>>

@@ -17,8 +17,9 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace Ingegno.Server.Sheets;
 
 /// <summary>The sheet as the page shows it.</summary>
+/// <param name="A4">What stands on which page of this paper; <paramref name="Letter"/> likewise.</param>
 /// <param name="WhyLonger">Where a session does not fit the minutes there are today: why.</param>
-public sealed record SheetView(Sheet Sheet, string? WhyLonger);
+public sealed record SheetView(Sheet Sheet, ImmutableArray<LaidPage> A4, ImmutableArray<LaidPage> Letter, string? WhyLonger);
 
 /// <summary>What a client is handed on paper.</summary>
 internal static class SheetEndpoints
@@ -127,9 +128,8 @@ internal sealed class SheetWriter(Cases cases, Storage.Plans plans, Trainings tr
             longer = shrunk.WhyLonger;
         }
 
-        return new(
-            new(SheetWriting.Of(about.Profile, user.CoachName(), plan, sessions, about.Home, about.Rules.Catalogue, leftOut, today, fitted), longer),
-            SendingLeave.For(about.Profile), null);
+        var sheet = SheetWriting.Of(about.Profile, user.CoachName(), plan, sessions, about.Home, about.Rules.Catalogue, leftOut, today, fitted);
+        return new(new(sheet, SheetLayout.Of(sheet, Paper.A4), SheetLayout.Of(sheet, Paper.Letter), longer), SendingLeave.For(about.Profile), null);
     }
 
     private static ShrinkView Shrink(Case about, Versioned<Plan> stored, int session, int minutes, DateOnly today)

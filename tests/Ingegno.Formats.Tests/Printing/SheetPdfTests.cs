@@ -44,6 +44,42 @@ public class SheetPdfTests
         page.Letters.Min(l => l.PointSize).ShouldBeGreaterThanOrEqualTo(7);
     }
 
+    /// <summary>Six exercises with long words fill a page: nothing of them is cut, and nothing stands in what printers leave white.</summary>
+    [Theory]
+    [InlineData(Paper.A4)]
+    [InlineData(Paper.Letter)]
+    public void A_full_page_keeps_its_margins_and_every_word_of_the_set_up(Paper paper)
+    {
+        var sheet = Of(6);
+        var session = sheet.Sessions[0];
+        sheet = sheet with
+        {
+            Sessions =
+            [
+                session with
+                {
+                    Lines = [.. session.Lines.Select(l => l with { SetUp = ["Lie under the edge, knees bent, feet flat", $"Grip the edge, hips level with the knees, one fist from corner {l.Line}"] })],
+                    Care = ["Only under a table or rail that passed: it must not tip towards you", "Head below the hips: not with high blood pressure, glaucoma or dizziness unless a physician agrees"],
+                },
+            ],
+        };
+        using var document = PdfDocument.Open(SheetPdf.Write(sheet, paper, "http://coach.example/train/abc"));
+        document.GetPages().SelectMany(p => p.Letters).ShouldAllBe(l => l.BoundingBox.Bottom >= 35);
+        string words = string.Join(' ', document.GetPages().Select(Words));
+        Enumerable.Range(1, 6).ShouldAllBe(i => words.Contains($"one fist from corner {i}."));
+        words.ShouldNotContain("…");
+    }
+
+    [Fact]
+    public void Of_two_pages_the_first_has_the_warm_up_and_the_last_the_cool_down()
+    {
+        using var document = PdfDocument.Open(SheetPdf.Write(Of(8), Paper.A4, null));
+        string[] pages = [.. document.GetPages().Select(Words)];
+        pages.Select(p => p.Contains("Warm-up:")).ShouldBe([true, false]);
+        pages.Select(p => p.Contains("Cool-down:")).ShouldBe([false, true]);
+        pages.Select(p => p.Contains("page 1 of 2") || p.Contains("page 2 of 2")).ShouldBe([true, true]);
+    }
+
     [Theory]
     [InlineData(1, 1)]
     [InlineData(6, 1)]

@@ -3582,6 +3582,27 @@ export interface components {
             /** @description How it is set, in the order it is used: packed first, then emptied. Empty for things used as they are. */
             settings: string[];
         };
+        /** @description A page of the sheet: some lines of a session, with its heading and its cautions. */
+        LaidPage: {
+            /**
+             * Format: int32
+             * @description From 0. From is its first line here, from 0.
+             */
+            session: number;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            count: number;
+            /**
+             * Format: double
+             * @description Of type and boxes, 1 where there is room.
+             */
+            size: number;
+            /** @description How to set up runs on, and of the cues there are as many as stand in one line, the first always. */
+            full: boolean;
+            /** @description "page 1 of 2" where the session takes more than one; else empty. */
+            part: string;
+        };
         /**
          * @description Heights of body landmarks and lengths of segments from stature.
          *     Source: Drillis and Contini, through Winter (from memory); sternum and overhead reach by common practice.
@@ -5814,6 +5835,9 @@ export interface components {
         /** @description The sheet as the page shows it. */
         SheetView: {
             sheet: components["schemas"]["Sheet"];
+            /** @description What stands on which page of this paper; Letter likewise. */
+            a4: components["schemas"]["LaidPage"][];
+            letter: components["schemas"]["LaidPage"][];
             /** @description Where a session does not fit the minutes there are today: why. */
             whyLonger: null | string;
         };

@@ -17,6 +17,7 @@
 
 	const view = $derived(other ?? data.sheet);
 	const sheet = $derived(view.sheet);
+	const pages = $derived(paper === 'a4' ? view.a4 : view.letter);
 	const place = $derived(asked.place ?? plan.place);
 	const figureOf = (line: number) =>
 		data.figures.find((f) => f.line === line && f.place === place)?.figure ?? null;
@@ -136,49 +137,57 @@
 		</div>
 	{:else}
 		<p class="text-soft no-print mx-auto mt-4 w-[190mm] text-[13px]">
-			A page a session. As a PDF it carries a code that opens the training on the phone{data.plan.plan.savedAt
-				? ', once it was sent'
-				: ''}.
+			A page a session, two where one would be crowded. As a PDF it carries a code that opens the training on
+			the phone{data.plan.plan.savedAt ? ', once it was sent' : ''}.
 		</p>
 		<article>
-			{#each sheet.sessions as session, s (s)}
+			{#each pages as laid, p (p)}
+				{@const session = sheet.sessions[laid.session]!}
 				<section
-					class="page bg-base-100 mx-auto my-4 w-[190mm] p-[10mm] text-[13px] leading-snug print:m-0 print:w-auto print:bg-white print:p-0 print:text-black"
+					class="page bg-base-100 mx-auto my-4 w-[190mm] p-[10mm] text-[13px] leading-snug print:m-0 print:w-auto print:bg-white print:p-0 print:text-[max(8.2pt,9.8pt*var(--set))] print:leading-[1.22] print:text-black"
+					style:--set={laid.size}
 				>
 					<header class="border-base-content flex items-baseline justify-between border-b-2 pb-1.5">
 						<div>
-							<h2 class="text-2xl leading-tight">{session.title}</h2>
-							<p>{session.under}</p>
+							<h2 class="text-2xl leading-tight print:text-[calc(20pt*var(--set))]">{session.title}</h2>
+							<p>{session.under}{laid.part ? ` · ${laid.part}` : ''}</p>
 						</div>
 						<span>date ________________</span>
 					</header>
-					{#if session.today.length > 0 || (asked.minutes && asked.session === s)}
+					{#if session.today.length > 0 || (asked.minutes && asked.session === laid.session)}
 						<p class="mt-1 font-semibold">
 							For today only.
 							{view.whyLonger ?? ''}
 							{session.today.join(' ')}
 						</p>
 					{/if}
-					{#if session.putOut.length > 0}
-						<h3 class="pt-2 font-sans text-[12px] font-normal">Put out before you start:</h3>
-						<ul class="grid grid-cols-4 gap-x-3 gap-y-1 pb-2">
+					{#if laid.from === 0 && session.putOut.length > 0}
+						<h3 class="pt-2 font-sans text-[12px] font-normal print:hidden">Put out before you start:</h3>
+						<ul class="grid grid-cols-4 gap-x-3 gap-y-1 pb-2 print:gap-y-0 print:pb-0.5">
 							{#each session.putOut as thing, t (t)}
 								<li>
 									<b class="font-semibold">{thing.thing}</b>
 									{#each thing.settings as setting, i (i)}
-										<div class="text-[12px]">{i > 0 ? 'then ' : ''}{setting}</div>
+										<div class="text-[12px] print:text-[max(7pt,8pt*var(--set))]">
+											{i > 0 ? 'then ' : ''}{setting}
+										</div>
 									{/each}
 								</li>
 							{/each}
 						</ul>
 					{/if}
-					{#if session.first}
-						<p class="border-base-300 border-t py-1.5"><b>Warm-up:</b> {session.first}</p>
+					{#if laid.from === 0 && session.first}
+						<p class="border-base-300 border-t py-1.5 print:py-0.5"><b>Warm-up:</b> {session.first}</p>
 					{/if}
-					{#each session.lines as line (line.line)}<SheetLine {line} figure={figureOf(line.line)} />{/each}
-					<footer class="border-base-300 border-t pt-2">
-						{#if session.then}<p class="mb-1"><b>Cool-down:</b> {session.then}</p>{/if}
-						<p class="text-[11.5px]">
+					{#each session.lines.slice(laid.from, laid.from + laid.count) as line (line.line)}
+						<SheetLine {line} figure={figureOf(line.line)} full={laid.full} />
+					{/each}
+					<footer class="border-base-300 border-t pt-2 print:pt-1">
+						{#if laid.from + laid.count === session.lines.length && session.then}<p class="mb-1">
+								<b>Cool-down:</b>
+								{session.then}
+							</p>{/if}
+						<p class="text-[11.5px] print:text-[max(7pt,8pt*var(--set))]">
 							<b>{sheet.caution.split(':')[0]}:</b>{sheet.caution.slice(sheet.caution.indexOf(':') + 1)}
 							{session.care.join(' ')}
 						</p>
