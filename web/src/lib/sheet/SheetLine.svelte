@@ -40,8 +40,7 @@
 			<p>{line.how}</p>
 			<p class="font-semibold first-letter:uppercase">{line.with}</p>
 			<div class={full ? 'runs-on' : ''}>
-				{#each line.setUp as how, i (i)}<p>{how.endsWith('.') ? how : `${how}.`}</p>
-					{' '}{/each}
+				{#each line.setUp as how, i (i)}<p>{how.endsWith('.') ? how : `${how}.`}</p>{/each}
 			</div>
 			<p class={full ? 'full' : ''}>
 				{#each line.cues as cue, i (i)}<span class="mr-3">▪&nbsp;{cue}</span>{/each}
