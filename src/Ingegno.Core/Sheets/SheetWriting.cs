@@ -80,8 +80,8 @@ public static partial class SheetWriting
     /// <summary>Where things stand first, then how the body does; how that compares with what would suit best is the coach's business.</summary>
     private static ImmutableArray<string> SetUp(Prescription line)
     {
-        string placed = Compared().Replace(string.Join("; ", line.Placement.Select(p => Easier().Replace(p, ""))), m => m.Groups["so"].Success ? $"{m.Groups["open"].Value}{m.Groups["so"].Value}" : "")
-            .Replace(" ()", "", StringComparison.Ordinal).Trim();
+        string placed = Compared().Replace(string.Join("; ", line.Placement.Select(p => Easier().Replace(p, ""))), m => m.Groups["so"].Success ? $"{m.Groups["open"].Value}{m.Groups["so"].Value}" : m.Groups["open"].Value is " (" ? " (" : "")
+            .Replace(" (; ", " (", StringComparison.Ordinal).Replace(" ()", "", StringComparison.Ordinal).Trim();
         return line.Placement.IsEmpty ? line.SetUp : line.SetUp.IsEmpty ? [placed] : [placed, string.Join(". ", line.SetUp)];
     }
 
@@ -119,7 +119,7 @@ public static partial class SheetWriting
     }
 
     /// <summary>What a band is worth in kilograms is the coach's business.</summary>
-    private static string With(Prescription line) => GiveOrTake().Replace(Estimate().Replace(line.LoadInWords, ""), "");
+    private static string With(Prescription line) => Estimate().Replace(GiveOrTake().Replace(line.LoadInWords, ""), "");
 
     private static string Counted(CountKind count) => count switch
     {
@@ -138,7 +138,7 @@ public static partial class SheetWriting
         return said.Length == 0 || said.StartsWith("any ", StringComparison.OrdinalIgnoreCase) || said.Contains(line.Name, StringComparison.OrdinalIgnoreCase) ? "" : PlainWords.InSentence(said);
     }
 
-    [GeneratedRegex(@"^(as heavy as|weight and band as) [\d.,]+ (kg|lb)(, roughly)?\. ([^:.]+: )?")]
+    [GeneratedRegex(@"^(as heavy as [\d.,]+ (kg|lb)(, roughly)?\. ([^:.]+: )?|weight and band as [\d.,]+ (kg|lb)(, roughly)?\. )")]
     private static partial Regex Estimate();
 
     [GeneratedRegex(@"(?<open> \(|; )\d+ cm (higher|lower) than best for you(: (?<so>[^;)]+))?")]
