@@ -1,7 +1,10 @@
 using System.Collections.Immutable;
 using Ingegno.Core.Clients;
+using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
+using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
+using Ingegno.Core.Progression;
 using Ingegno.Core.Quantities;
 using Ingegno.Core.Substitution;
 
@@ -28,15 +31,15 @@ public static class ChangeNotes
 {
     /// <param name="harder">Harder variations of a line by its place in the text, nearest first.</param>
     public static ChangeNote Of(
-        ClientProfile client, string coach, string place, IEnumerable<RebuiltSession> sessions, Catalogue catalogue, Func<WrittenLine, string?> harder) => new(
+        ClientProfile client, string coach, string place, IEnumerable<RebuiltSession> sessions, HouseRules rules, Func<WrittenLine, string?> harder) => new(
         client.Name.Split(' ')[0], coach, place,
         [
             .. sessions.Select(s => new NoteSession(
-                s.Title, [.. s.Lines.Where(l => l.Outcome is LineOutcome.Swapped or LineOutcome.Nothing or LineOutcome.LeftOut).Select(l => Line(l, catalogue, harder(l.Written), client.Unit))],
+                s.Title, [.. s.Lines.Where(l => l.Outcome is LineOutcome.Swapped or LineOutcome.Nothing or LineOutcome.LeftOut).Select(l => Line(l, rules.For(client), harder(l.Written), client))],
                 [.. s.Lines.Where(l => l.Outcome is LineOutcome.Unchanged && l.Chosen is not null).Select(l => $"{l.Chosen!.Prescription.Name}, {l.Chosen.Prescription.CountInWords}")])),
         ]);
 
-    private static NoteLine Line(RebuiltLine line, Catalogue catalogue, string? harder, MassUnit unit)
+    private static NoteLine Line(RebuiltLine line, HouseRules rules, string? harder, ClientProfile client)
     {
         string gym = line.Reading.Length > 0 ? line.Reading : line.Written.ExerciseName;
         if (line.Chosen is not { } chosen)
@@ -47,12 +50,12 @@ public static class ChangeNotes
 
         var asked = chosen.Prescription;
         string home = string.Join(", with ", line.Prescriptions().Select(p => $"{p.Name} {p.CountInWords}{(p.Tempo is { } tempo && tempo != Tempo.Reference ? $", tempo {tempo}" : "")}; {p.LoadInWords}"));
-        string lost = chosen.Loss ?? (chosen.Loses.IsEmpty ? "" : $"{string.Join("; ", chosen.Loses)}.");
+        string lost = chosen.Loss ?? (chosen.Loses.IsEmpty ? "" : $"{Capital(string.Join("; ", chosen.Loses))}.");
         return new(
-            gym, home, chosen.Reason, NotTheOther(line), lost, MoveUp(chosen, catalogue, harder, unit),
+            gym, home, chosen.Reason, NotTheOther(line), lost, MoveUp(chosen, rules, harder, client),
             $"{(line.Written.ExerciseName.StartsWith("any ", StringComparison.OrdinalIgnoreCase) ? "Here" : $"In place of the {PlainWords.InSentence(line.Written.ExerciseName)}")} you do the {PlainWords.InSentence(asked.Name)}: {asked.CountInWords}"
             + (asked.Reserve is { } left && Math.Round(left) is > 0 and < 7 ? $", stopping with {Math.Round(left)} left. " : ". ")
-            + $"It trains {Trained(catalogue, asked.Exercise)}.");
+            + $"It trains {Trained(rules.Catalogue, asked.Exercise)}.");
     }
 
     private static string Trained(Catalogue catalogue, string exercise) => catalogue.Find(exercise) is { } found
@@ -64,7 +67,12 @@ public static class ChangeNotes
         ? $"{first.Name}: {string.Join("; ", first.Reasons.Take(2).Select(r => r.Reason))}."
         : null;
 
-    private static string MoveUp(Alternative chosen, Catalogue catalogue, string? harder, MassUnit unit)
+    private static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
+
+    /// <summary>More left than this is counted by nobody.</summary>
+    private const double MostCounted = 6;
+
+    private static string MoveUp(Alternative chosen, HouseRules rules, string? harder, ClientProfile client)
     {
         var asked = chosen.Prescription;
         if (!asked.Count.IsRepetitions() || asked.Counts.IsEmpty)
@@ -72,12 +80,33 @@ public static class ChangeNotes
             return "A little longer each week while it stays clean.";
         }
 
-        string when = asked.TopOfRange > asked.Counts[0]
-            ? $"When every set has come to {asked.TopOfRange}"
+        string when = asked.TopOfRange > asked.Counts[0] ? $"When every set has come to {asked.TopOfRange}"
+            : asked.Reserve > MostCounted ? $"When every set of {asked.Counts[0]} is done, twice running"
             : $"When every set of {asked.Counts[0]} leaves {(asked.Reserve is { } left && Math.Round(left) >= 1 ? $"more than {Math.Round(left):0}" : "one or more")}, twice running";
-        string next = chosen.Ladder.Where(r => r.Load > asked.Load).Select(r => (Mass?)r.Load).FirstOrDefault() is { } load
-            ? $"to {(unit == MassUnit.Pound ? $"{load.Pounds:0.#} lb" : $"{load.Kilograms:0.##} kg")}"
-            : harder is not null && harder != asked.Exercise && catalogue.Find(harder) is { } other ? $"to the {PlainWords.InSentence(other.Name)}" : "to slower repetitions, for this is the heaviest there is";
-        return $"{when}: {next}.";
+        if (Heavier(chosen, rules, client) is ({ } to, var earning))
+        {
+            return earning is { } reach ? $"When every set has come to {Math.Max(reach, asked.TopOfRange)}: {to}." : $"{when}: {to}.";
+        }
+
+        return harder is not null && harder != asked.Exercise && rules.Catalogue.Find(harder) is { } other
+            ? $"{when}: to the {PlainWords.InSentence(other.Name)}."
+            : $"{when}: to slower repetitions, for no load here is the next step.";
+    }
+
+    /// <summary>The next load, with the repetitions that earn it where it is more than a step; null where there is none, or no number of them does.</summary>
+    private static (string To, int? Earning)? Heavier(Alternative chosen, HouseRules rules, ClientProfile client)
+    {
+        var asked = chosen.Prescription;
+        if (chosen.Ladder.FirstOrDefault(r => r.Load.Grams > asked.Load.Grams) is not { } load || chosen.Anchor is not { } anchor || rules.Catalogue.Find(asked.Exercise) is not { } exercise)
+        {
+            return null;
+        }
+
+        string how = load.Pull is null ? "" : $" ({load.Words[(load.Words.IndexOf(". ", StringComparison.Ordinal) + 2)..]})";
+        string to = $"to {(client.Unit == MassUnit.Pound ? $"{load.Load.Pounds:0.#} lb" : $"{load.Load.Kilograms:0.##} kg")}{how}";
+        var rung = new Rung(load.Load, new Recipe([], load.Words), null, load.Pull);
+        return LoadStep.Jump(asked, exercise, rung, client, anchor) <= LoadStep.Largest ? (to, null)
+            : LoadStep.Earning(asked, exercise, rung, client, anchor, rules) is { } earning && earning <= rules.RepetitionCap ? (to, earning)
+            : null;
     }
 }

@@ -33,7 +33,7 @@ public static class Losses
 
         if (written.Grip != Grip.None && done.Grip != written.Grip)
         {
-            yield return done.Grip == Grip.None ? $"grip: nothing held, {PlainWords.Of(written.Grip)} was" : $"grip: {PlainWords.Of(done.Grip)}, not {PlainWords.Of(written.Grip)}";
+            yield return done.Grip == Grip.None ? $"grip: nothing is held where it was {PlainWords.Of(written.Grip)}" : $"grip: {PlainWords.Of(done.Grip)}, not {PlainWords.Of(written.Grip)}";
         }
 
         if (done.Sides != written.Sides && written is not { IsSlot: true, Sides: Sides.Together })
@@ -43,7 +43,7 @@ public static class Losses
 
         if (candidate.Dose is { } dose && intent is not null && dose.Equivalent.Value < intent.Equivalent.Value - SameLoad)
         {
-            yield return $"load: {dose.Equivalent.InPercent} of what could be lifted, {intent.Equivalent.InPercent} was asked";
+            yield return $"load: {dose.Equivalent.InPercent} of what could be lifted where {intent.Equivalent.InPercent} was asked";
         }
     }
 }

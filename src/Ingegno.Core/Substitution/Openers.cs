@@ -1,3 +1,5 @@
+using Ingegno.Core.Quantities;
+
 namespace Ingegno.Core.Substitution;
 
 /// <summary>What would open a line for which nothing here is possible or safe.</summary>
@@ -19,9 +21,9 @@ internal static class Openers
 
     private static string Advice(RefusalCause cause, Refused first) => cause switch
     {
-        RefusalCause.Kit => $"Kit would open it: {first.Exercise.Name.ToLowerInvariant()} {first.Reasons[0].Reason}.",
+        RefusalCause.Kit => $"Kit would open it: {PlainWords.InSentence(first.Exercise.Name)} {first.Reasons[0].Reason}.",
         RefusalCause.Safety => $"A check would open it: {first.Reasons[0].Reason}.",
-        RefusalCause.Room => $"Another place would open it, or outdoors: {first.Exercise.Name.ToLowerInvariant()} {first.Reasons[0].Reason}.",
+        RefusalCause.Room => $"Another place would open it, or outdoors: {PlainWords.InSentence(first.Exercise.Name)} {first.Reasons[0].Reason}.",
         RefusalCause.Screen => $"Mobility work and a passed screen would open it: {first.Reasons[0].Reason}.",
         RefusalCause.Joint => "Sore joints keep it shut: train what does not hurt, and send the client to a physician or physiotherapist if it stays.",
         RefusalCause.Health => "What was named on the health screen keeps it shut: ask the physician who clears it.",

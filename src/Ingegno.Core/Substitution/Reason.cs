@@ -21,7 +21,7 @@ public static class Reason
         {
             return intent is null || candidate.Dose is not { } same || (IsAsWritten(written, candidate, intent) && Measures(same).Length == 0) ? "Needs nothing that is missing here. Goes across as it is."
                 : Math.Abs(same.Equivalent.Value - intent.Equivalent.Value) >= 0.03 ? $"The same exercise with what is here: {Carried(same, intent)}."
-                : Measures(same) is { Length: > 0 } measures ? $"The same exercise and its load; {Joined(measures)} bring it to what a set should ask."
+                : Measures(same) is { Length: > 0 } measures ? $"The same exercise and its load; {Joined(measures)} {(IsOne(measures) ? "brings" : "bring")} it to what a set should ask."
                 : same.Repetitions.SequenceEqual(intent.Repetitions) ? "Needs nothing that is missing here. Goes across as it is."
                 : $"The same exercise with what is here: {Carried(same, intent)}.";
         }
@@ -42,7 +42,7 @@ public static class Reason
         }
 
         var next = possible.FirstOrDefault(c => c.StandIn.Class != CandidateClass.UnderFloor && kept.Exercise.Harder.Any(h => h.Exercise == c.Exercise.Id));
-        return $"Easy: about {dose.Reserve:0} would be left{(next is null ? "" : $"; the next rung is the {LowerFirst(next.Exercise.Name)}")}.";
+        return $"Easy: about {dose.Reserve:0} would be left{(next is null ? "" : $"; the next rung is the {PlainWords.InSentence(next.Exercise.Name)}")}.";
     }
 
     /// <summary>The part of the fit that cost most, in a sentence; where nothing costs anything that is said.</summary>
@@ -105,7 +105,7 @@ public static class Reason
 
     private static string KeptWords(Exercise written, Candidate candidate)
     {
-        string name = LowerFirst(written.Name);
+        string name = PlainWords.InSentence(written.Name);
         bool one = candidate.Exercise.Sides == Sides.OneAtATime && written.Sides == Sides.Together;
         bool muscles = candidate.Fit[FitPart.Muscles].Fraction >= 0.7, pattern = candidate.Exercise.Pattern == written.Pattern;
         return candidate.StandIn.Class switch
@@ -139,17 +139,30 @@ public static class Reason
                 : $"{load} for the count it allows";
         }
 
-        string carry = dose.Bridge.Open >= 1 ? "carry part of it" : "make it up";
+        if (dose.Equivalent.Value >= intent.Equivalent.Value)
+        {
+            return $"{load} with {Joined(measures)} asks as much as the gym load";
+        }
+
+        bool one = IsOne(measures);
+        string carry = dose.Bridge.Open >= 1 ? one ? "carries part of it" : "carry part of it" : one ? "makes it up" : "make it up";
         return $"{load} is lighter, {Joined(measures)} {carry}";
     }
 
     private static BridgePart[] Measures(Dose dose) => [.. dose.Bridge.Parts.Where(p => p.Measure != Measure.Load)];
 
-    private static string Joined(BridgePart[] measures) => string.Join(" and ", measures.Select(Words));
+    /// <summary>"4 more reps, 3 s hold low and 1 more set".</summary>
+    private static string Joined(BridgePart[] measures) => Each(measures) is [.. var others, var last] && others.Length > 0 ? $"{string.Join(", ", others)} and {last}" : Each(measures)[0];
+
+    /// <summary>One thing does it: a hold, a tempo, one repetition more; not seven of them.</summary>
+    private static bool IsOne(BridgePart[] measures) => Each(measures) is [var only] && (measures[0].Measure == Measure.ShorterRest || !only.EndsWith('s'));
+
+    private static string[] Each(BridgePart[] measures) => [.. measures.SelectMany(m => Words(m).Split(", "))];
 
     private static string Words(BridgePart part) => part.Measure switch
     {
         Measure.Repetitions => part.Text.TrimStart('+').Replace(" rep", " more rep", StringComparison.Ordinal),
+        Measure.MoreSets => part.Text.TrimStart('+').Replace(" set", " more set", StringComparison.Ordinal),
         _ => part.Text,
     };
 
@@ -169,6 +182,4 @@ public static class Reason
         FitPart.Range => $"Hardest in the {candidate.Exercise.Range.ToString().ToLowerInvariant()} range, written was the {written.Range.ToString().ToLowerInvariant()} one.",
         _ => "Takes more skill or balance than the written exercise.",
     };
-
-    private static string LowerFirst(string name) => char.ToLowerInvariant(name[0]) + name[1..];
 }

@@ -57,9 +57,9 @@ internal static class ChangeNoteEndpoints
         var edit = bench.Edit(plan, new BenchDraft(plan.Text, plan.Choices, null, null));
         var rebuild = bench.RebuildAt(edit, new ClientPlace(about.Place.Id, about.Home));
         var choices = edit.ChoicesAt(about.Place.Id);
-        var harder = plan.AllLines.Where(l => !l.Harder.IsEmpty).DistinctBy(l => l.Number).ToDictionary(l => l.Number, l => l.Harder[0].Exercise);
+        var harder = plan.AllLines.DistinctBy(l => l.Number).ToDictionary(l => l.Number, l => l.Harder.FirstOrDefault(h => h.Exercise != l.Prescription?.Exercise)?.Exercise);
         var note = ChangeNotes.Of(
-            about.Profile, user.CoachName(), about.Home.Name, edit.Programme.Sessions.Select(s => rebuild.RebuildUntil(s, choices, null, stop)), about.Rules.Catalogue,
+            about.Profile, user.CoachName(), about.Home.Name, edit.Programme.Sessions.Select(s => rebuild.RebuildUntil(s, choices, null, stop)), about.Rules,
             written => harder.GetValueOrDefault(written.Number));
         return TypedResults.Ok(new ChangeNoteView(note, await words.FindAsync(user.CoachId(), id)));
     }
