@@ -86,4 +86,16 @@ public class FastWorkTests
         BarMass = Mass.FromKilograms(20),
         Plates = [new(Mass.FromKilograms(10), 4), new(Mass.FromKilograms(5), 2), new(Mass.FromKilograms(2.5), 2)],
     };
+
+    /// <summary>Who pulls 125 kg once swings 24 kg for twenty (common practice): it stays a swing.</summary>
+    [Theory]
+    [InlineData(5, 20)]
+    [InlineData(10, 10)]
+    [InlineData(4, 12)]
+    public void A_bell_of_twenty_four_is_swung_by_who_pulls_a_hundred_and_twenty_five(int sets, int count)
+    {
+        var bell = new FixedWeights { Id = "bell", Name = "Bell", Shape = FixedWeightShape.Kettlebell, Weights = [new(Mass.FromKilograms(24), 1)] };
+        var swing = Member.Named("joost-aalders").WithKit(bell).Who(c => (c with { Lifts = [] }).With("deadlift", 125, 1)).Line("kettlebell-swing", sets, count).Chosen!.Prescription;
+        (swing.Exercise, swing.Load.Kilograms, swing.Counts.Max()).ShouldBe(("kettlebell-swing", 24, count));
+    }
 }
