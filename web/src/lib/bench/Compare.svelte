@@ -47,7 +47,11 @@
 					{/await}
 					{#if side.bridge}<Beam bridge={side.bridge} />{/if}
 					<p>{side.reason}</p>
-					{#if side.loss}<p class={side.lossMatters ? 'text-accent' : ''}>{side.loss}</p>{/if}
+					{#if side.loss && !side.decided.toLowerCase().includes(side.loss.toLowerCase())}<p
+							class={side.lossMatters ? 'text-accent' : ''}
+						>
+							{side.loss}
+						</p>{/if}
 					<p>{side.decided}</p>
 					{#if side.loses.length > 0}<p class="text-soft">Given up: {side.loses.join('; ')}</p>{/if}
 					<Leanings leanings={side.leanings} />
