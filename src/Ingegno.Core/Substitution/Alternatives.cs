@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Effort;
@@ -33,31 +32,27 @@ internal static class Alternatives
         }
 
         var effort = new ExerciseEffort(candidate.Exercise, client, anchor, candidate.SetUp.Geometry);
-        ImmutableArray<OfferedLoad> ladder =
-        [
-            .. candidate.SetUp.Ladder.Rungs.Select(rung => new OfferedLoad(
-                rung.Load,
-                LoadWords.Of(rung, candidate.SetUp.Implement),
-                effort.EquivalentOf(effort.DemandOf(rung.Load)),
-                rung.Pull)),
-        ];
         var plan = new SetPlan(dose.Repetitions, dose.Rung.Load, dose.Style, dose.Rest, intent.Partners) { Form = dose.Form };
         return alternative with
         {
             Leanings = [.. alternative.Leanings, .. DoseLeanings.On(dose, intent, candidate.Exercise, line, client, rules)],
-            Budget = plan.Trace(effort),
             BodyMoved = effort.BodyMoved,
             Demand = effort.DemandOf(dose.Rung.Load),
             Bridge = dose.Bridge,
             Forecast = dose.Forecast,
             Foretold = new(() => Foreseen.Of(plan, candidate.SetUp.Geometry, candidate.Exercise, client, anchor)),
             Equivalent = dose.Equivalent,
-            Ladder = ladder,
             WantedLoad = effort.LoadFor(effort.DemandForEquivalent(intent.Equivalent)),
             Anchor = anchor,
             Totals = SetTotals.Of(plan, effort, dose.Effective),
             GivenRange = RangeOf(plan, dose, candidate, anchor, client, intent),
-            NotUsed = TechniqueLimits.Of(candidate.Exercise, client, rules).Refused,
+            Details = new(() => new(
+                plan.Trace(effort),
+                [
+                    .. candidate.SetUp.Ladder.Rungs.Select(rung => new OfferedLoad(
+                        rung.Load, LoadWords.Of(rung, candidate.SetUp.Implement), effort.EquivalentOf(effort.DemandOf(rung.Load)), rung.Pull)),
+                ],
+                TechniqueLimits.Of(candidate.Exercise, client, rules).Refused)),
         };
     }
 

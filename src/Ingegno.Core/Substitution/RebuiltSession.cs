@@ -64,6 +64,9 @@ public enum LineOutcome
 /// <param name="Pull">For a band what it pulls along the movement; of help, bottom to top.</param>
 public sealed record OfferedLoad(Mass Load, string Words, Demand Equivalent, PullAlong? Pull = null);
 
+/// <summary>What an alternative is drawn with once it is chosen: budget through the sets, loads on offer, techniques that are not used.</summary>
+internal sealed record AlternativeDetails(ImmutableArray<BudgetPoint> Budget, ImmutableArray<OfferedLoad> Ladder, ImmutableArray<TechniqueRefusal> NotUsed);
+
 /// <summary>One way to do a line here, worked out whole.</summary>
 public sealed record Alternative
 {
@@ -100,7 +103,7 @@ public sealed record Alternative
     public ImmutableArray<ForecastSet> Forecast { get; init; } = [];
 
     /// <summary>The budget of one side through all sets, for drawing.</summary>
-    public ImmutableArray<BudgetPoint> Budget { get; init; } = [];
+    public ImmutableArray<BudgetPoint> Budget => Details.Value.Budget;
 
     /// <summary>Share of body mass the exercise moves in this set-up.</summary>
     public Share? BodyMoved { get; init; }
@@ -110,7 +113,12 @@ public sealed record Alternative
     /// <summary>Repetitions to failure of each set, four of five times: as the log, the phone and the steps foresee them. Empty without a forecast.</summary>
     public ImmutableArray<RepetitionRange> Ranges => Foretold.Value;
 
-    /// <summary>Worked out when it is asked for: of all but the chosen one nobody asks.</summary>
+    /// <summary>Worked out when it is asked for, and what it is drawn with as well: of all but the chosen one nobody asks.</summary>
+    [JsonIgnore]
+    internal Lazy<AlternativeDetails> Details { get; init; } = NoDetails;
+
+    private static readonly Lazy<AlternativeDetails> NoDetails = new(new AlternativeDetails([], [], []));
+
     [JsonIgnore]
     internal Lazy<ImmutableArray<RepetitionRange>> Foretold { get; init; } = Unforetold;
 
@@ -123,7 +131,7 @@ public sealed record Alternative
     public Demand? Equivalent { get; init; }
 
     /// <summary>Rungs of the implement in use, lightest first.</summary>
-    public ImmutableArray<OfferedLoad> Ladder { get; init; } = [];
+    public ImmutableArray<OfferedLoad> Ladder => Details.Value.Ladder;
 
     /// <summary>The load that would ask just what the gym line asks; null without a forecast.</summary>
     public Mass? WantedLoad { get; init; }
@@ -137,7 +145,7 @@ public sealed record Alternative
     public EffectiveRange? GivenRange { get; init; }
 
     /// <summary>Techniques that are not used on it here, and why.</summary>
-    public ImmutableArray<TechniqueRefusal> NotUsed { get; init; } = [];
+    public ImmutableArray<TechniqueRefusal> NotUsed => Details.Value.NotUsed;
 
     /// <summary>What one is compared by with another; what it was worked out with is told of the chosen one alone.</summary>
     [JsonIgnore]
@@ -145,10 +153,8 @@ public sealed record Alternative
     {
         Forecast = [],
         Foretold = Unforetold,
-        Budget = [],
-        Ladder = [],
+        Details = NoDetails,
         Anchor = null,
-        NotUsed = [],
         Prescription = Prescription with { SetUp = [], Cues = [], Cautions = [], Supports = [] },
     };
 }
