@@ -22,7 +22,7 @@ namespace Ingegno.Server.Bench;
 /// </summary>
 internal sealed class ToldBench(BenchView view) : IResult, IEndpointMetadataProvider
 {
-    /// <summary>Lines, 30 KB each, over which packing costs less than it saves: two hundred would be 6 MB.</summary>
+    /// <summary>Lines, 28 KB each, over which packing costs less than it saves: two hundred are 5.6 MB plain and 0.8 packed.</summary>
     private const int MostPlain = 30;
 
     private static readonly JsonSerializerOptions Told = new(TradeJson.Options) { TypeInfoResolver = new DefaultJsonTypeInfoResolver().WithAddedModifier(KeepParts) };
@@ -39,7 +39,7 @@ internal sealed class ToldBench(BenchView view) : IResult, IEndpointMetadataProv
             return;
         }
 
-        await using var packed = new GZipStream(httpContext.Response.Body, CompressionLevel.Fastest);
+        await using var packed = new GZipStream(httpContext.Response.Body, CompressionLevel.Optimal);
         await JsonSerializer.SerializeAsync(packed, view, Told, httpContext.RequestAborted);
     }
 
