@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import { expect, open, savePlan, signIn, test } from './fixtures';
 import { bare, readPdf, type PrintedPage } from './printed';
+import type { components } from '../../web/src/lib/api/schema';
 
 /** The demo with its weeks of training behind it. */
 test.use({ demo: 'trained' });
@@ -111,23 +112,8 @@ test('what is taken afresh is taken back from the list', async ({ page }) => {
 		.toBe(was);
 });
 
-type SheetLine = {
-	name: string;
-	dose: string;
-	how: string;
-	with: string;
-	setUp: string[];
-	cues: string[];
-	gym: string;
-	behind: string[];
-	leftOut: string | null;
-};
-type LaidPage = { session: number; from: number; count: number };
-type SheetView = {
-	sheet: { caution: string; sessions: { title: string; care: string[]; lines: SheetLine[] }[] };
-	a4: LaidPage[];
-	letter: LaidPage[];
-};
+type SheetView = components['schemas']['SheetView'];
+type SheetLine = components['schemas']['SheetLine'];
 
 test('the sheet the server writes and the page the browser prints are the same sheet', async ({ page }) => {
 	await signIn(page);

@@ -20,6 +20,9 @@ public static class PlainWords
         return words.ToString();
     }
 
+    /// <summary>Words as they open a sentence; nothing stays nothing.</summary>
+    public static string Opening(string words) => words.Length == 0 ? words : char.ToUpperInvariant(words[0]) + words[1..];
+
     /// <summary>A name from the catalogue as it stands inside a sentence: "Push-up" is "push-up", "Romanian deadlift" stays.</summary>
     public static string InSentence(string name) =>
         name.Length == 0 || Proper.Any(word => name.StartsWith(word, StringComparison.Ordinal)) ? name : char.ToLowerInvariant(name[0]) + name[1..];

@@ -50,11 +50,11 @@ public static class ChangeNotes
 
         var asked = chosen.Prescription;
         string home = string.Join(", with ", line.Prescriptions().Select(p => $"{p.Name} {p.CountInWords}{(p.Tempo is { } tempo && tempo != Tempo.Reference ? $", tempo {tempo}" : "")}; {p.LoadInWords}"));
-        string lost = chosen.Loss ?? (chosen.Loses.IsEmpty ? "" : $"{Capital(string.Join("; ", chosen.Loses))}.");
+        string lost = chosen.Loss ?? (chosen.Loses.IsEmpty ? "" : $"{PlainWords.Opening(string.Join("; ", chosen.Loses))}.");
         return new(
             gym, home, chosen.Reason, NotTheOther(line), lost, MoveUp(chosen, rules, harder, client),
             $"{(line.Written.ExerciseName.StartsWith("any ", StringComparison.OrdinalIgnoreCase) ? "Here" : $"In place of the {PlainWords.InSentence(line.Written.ExerciseName)}")} you do the {PlainWords.InSentence(asked.Name)}: {asked.CountInWords}"
-            + (asked.Reserve is { } left && Math.Round(left) is > 0 and < 7 ? $", stopping with {Math.Round(left)} left. " : ". ")
+            + (asked.Reserve is <= SheetWriting.FarFromLimit and var left && Math.Round(left) > 0 ? $", stopping with {Math.Round(left)} left. " : ". ")
             + $"It trains {Trained(rules.Catalogue, asked.Exercise)}.");
     }
 
@@ -67,11 +67,6 @@ public static class ChangeNotes
         ? $"{first.Name}: {string.Join("; ", first.Reasons.Take(2).Select(r => r.Reason))}."
         : null;
 
-    private static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
-
-    /// <summary>More left than this is counted by nobody.</summary>
-    private const double MostCounted = 6;
-
     private static string MoveUp(Alternative chosen, HouseRules rules, string? harder, ClientProfile client)
     {
         var asked = chosen.Prescription;
@@ -81,7 +76,7 @@ public static class ChangeNotes
         }
 
         string when = asked.TopOfRange > asked.Counts[0] ? $"When every set has come to {asked.TopOfRange}"
-            : asked.Reserve > MostCounted ? $"When every set of {asked.Counts[0]} is done, twice running"
+            : asked.Reserve > SheetWriting.FarFromLimit ? $"When every set of {asked.Counts[0]} is done, twice running"
             : $"When every set of {asked.Counts[0]} leaves {(asked.Reserve is { } left && Math.Round(left) >= 1 ? $"more than {Math.Round(left):0}" : "one or more")}, twice running";
         if (Heavier(chosen, rules, client) is ({ } to, var earning))
         {

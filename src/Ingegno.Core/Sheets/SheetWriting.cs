@@ -19,8 +19,8 @@ public static partial class SheetWriting
 {
     private const int MostSetUp = 2, MostCues = 3;
 
-    /// <summary>Nobody counts more than this many left.</summary>
-    private const double FarFromLimit = 6.5;
+    /// <summary>Nobody counts more than this many left (common practice).</summary>
+    internal const double FarFromLimit = 6.5;
 
     /// <param name="sessions">As trained there.</param>
     /// <param name="leftOut">Why lines are not done now, by line.</param>

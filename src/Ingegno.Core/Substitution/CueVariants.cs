@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Ingegno.Core.Quantities;
 
 namespace Ingegno.Core.Substitution;
 
@@ -23,7 +24,7 @@ internal static class CueVariants
         string[] left = [.. clauses.Where(c => !leanings.Any(l => IsOverruled(c, l)))];
         return left.Length == clauses.Length ? sentence
             : left.Length == 0 ? null
-            : string.Concat(char.ToUpperInvariant(left[0][0]), left[0][1..]) + string.Concat(left.Skip(1).Select(c => ", " + c));
+            : PlainWords.Opening(left[0]) + string.Concat(left.Skip(1).Select(c => ", " + c));
     }
 
     private static bool IsOverruled(string words, Leaning leaning) =>

@@ -1,3 +1,4 @@
+using Ingegno.Core.Quantities;
 using Ingegno.Core.Sheets;
 using PdfSharp.Drawing;
 using PdfSharp.UniversalAccessibility;
@@ -164,7 +165,7 @@ internal sealed class SheetPage
         Say(PdfBlockLevelElementTag.Heading2, name, _name, WordsAt, WordsWide, draws);
         Say(PdfBlockLevelElementTag.Paragraph, line.Dose, _dose, WordsAt, WordsWide, draws);
         Say(PdfBlockLevelElementTag.Paragraph, line.How, _text, WordsAt, WordsWide, draws);
-        Say(PdfBlockLevelElementTag.Paragraph, Capital(line.With), _strong, WordsAt, WordsWide, draws);
+        Say(PdfBlockLevelElementTag.Paragraph, PlainWords.Opening(line.With), _strong, WordsAt, WordsWide, draws);
         foreach (string how in _laid.Full ? [string.Join(' ', line.SetUp.Select(Sentence))] : line.SetUp.Select(Sentence))
         {
             Say(PdfBlockLevelElementTag.Paragraph, how, _text, WordsAt, WordsWide, draws);
@@ -331,8 +332,6 @@ internal sealed class SheetPage
     }
 
     private static string Sentence(string text) => text.EndsWith('.') ? text : text + ".";
-
-    private static string Capital(string text) => text.Length == 0 ? text : char.ToUpperInvariant(text[0]) + text[1..];
 
     private void Within(PdfGroupingElementTag tag, Action draw)
     {

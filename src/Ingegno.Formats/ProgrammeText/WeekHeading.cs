@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
+using Ingegno.Core.Quantities;
 
 namespace Ingegno.Formats.ProgrammeText;
 
@@ -37,7 +38,7 @@ internal sealed partial record WeekHeading(int Order, string Name, int Weeks, st
         // In brackets stands a word on the week, not the name of a day.
         string beside = match.Groups["title"].Value.Trim(Around);
         string title = $"{match.Groups["day"].Value.Trim(Around)} {(beside.StartsWith('(') ? "" : beside)}".Trim();
-        return new((block * MostWeeks) + first, char.ToUpperInvariant(name[0]) + name[1..], last - first + 1, title);
+        return new((block * MostWeeks) + first, PlainWords.Opening(name), last - first + 1, title);
     }
 
     private static int Number(string written) =>

@@ -40,7 +40,7 @@ internal static class SheetEndpoints
         await writer.WriteAsync(user, id, place, session, minutes) switch
         {
             { Refused: { } refused } => Answers.Invalid([refused]),
-            { View: { } view } => TypedResults.Ok(view),
+            { Sheet: { } sheet } written => TypedResults.Ok(new SheetView(sheet, SheetLayout.Of(sheet, Paper.A4), SheetLayout.Of(sheet, Paper.Letter), written.WhyLonger)),
             _ => Answers.Missing("client"),
         };
 
@@ -59,12 +59,12 @@ internal static class SheetEndpoints
             return Answers.Invalid([refused]);
         }
 
-        if (written.View is not { } view)
+        if (written.Sheet is not { } sheet)
         {
             return Answers.Missing("client");
         }
 
-        if (view.Sheet.Sessions.IsEmpty)
+        if (sheet.Sessions.IsEmpty)
         {
             return TypedResults.Problem(statusCode: 422, title: "There is nothing to print yet.", detail: "Rebuild the programme on the bench and save it first.");
         }
@@ -79,14 +79,14 @@ internal static class SheetEndpoints
         string? address = await links.LastSentAsync(user.CoachId(), id) is null
             ? null
             : $"{settings.PublicUrl}/train/{await links.MintAsync(user.CoachId(), id, LinkPurpose.Sheet, now, now.AddDays(CodeDays))}";
-        return TypedResults.File(SheetPdf.Write(view.Sheet, size, address), "application/pdf", $"{FileEndpoints.FileName(view.Sheet.Client)} sheet.pdf");
+        return TypedResults.File(SheetPdf.Write(sheet, size, address), "application/pdf", $"{FileEndpoints.FileName(sheet.Client)} sheet.pdf");
     }
 }
 
 /// <summary>A sheet, or why there is none.</summary>
-internal sealed record WrittenSheet(SheetView? View, SendingLeave? Leave, InputProblem? Refused)
+internal sealed record WrittenSheet(Sheet? Sheet, string? WhyLonger, SendingLeave? Leave, InputProblem? Refused)
 {
-    internal static WrittenSheet NoClient { get; } = new(null, null, null);
+    internal static WrittenSheet NoClient { get; } = new(null, null, null, null);
 }
 
 /// <summary>Reads what a sheet is written from.</summary>
@@ -114,12 +114,12 @@ internal sealed class SheetWriter(Cases cases, Storage.Plans plans, Trainings tr
         {
             if (there is < 5 or > 240)
             {
-                return new(null, null, new("minutes", "A session takes 5 to 240 minutes."));
+                return new(null, null, null, new("minutes", "A session takes 5 to 240 minutes."));
             }
 
             if (at < 0 || at >= sessions.Length)
             {
-                return new(null, null, new("session", "That session is not in the plan any more."));
+                return new(null, null, null, new("session", "That session is not in the plan any more."));
             }
 
             var shrunk = Shrink(about, stored, at, there, today);
@@ -129,7 +129,7 @@ internal sealed class SheetWriter(Cases cases, Storage.Plans plans, Trainings tr
         }
 
         var sheet = SheetWriting.Of(about.Profile, user.CoachName(), plan, sessions, about.Home, about.Rules.Catalogue, leftOut, today, fitted);
-        return new(new(sheet, SheetLayout.Of(sheet, Paper.A4), SheetLayout.Of(sheet, Paper.Letter), longer), SendingLeave.For(about.Profile), null);
+        return new(sheet, longer, SendingLeave.For(about.Profile), null);
     }
 
     private static ShrinkView Shrink(Case about, Versioned<Plan> stored, int session, int minutes, DateOnly today)
