@@ -25,7 +25,7 @@ public static class IntentReading
     public static StrengthAnchor? AnchorFromLine(
         WrittenLine line, Exercise exercise, ClientProfile client, HouseRules rules, ImmutableArray<PartnerSet> partners)
     {
-        line = SetBlocks.Hardest(line);
+        line = SetBlocks.Hardest(Strides.AsRepetitions(line, exercise));
         if (line.Intensity.Load is not { } written || !line.Sets[0].Kind.IsRepetitions() || line.Sets.Any(s => s.IsOpen)
             || exercise.Endurance == EnduranceClass.OwnLogOnly)
         {
@@ -47,19 +47,19 @@ public static class IntentReading
     public static Intent? Read(
         WrittenLine line, Exercise exercise, ClientProfile client, StrengthAnchor? anchor, HouseRules rules, ImmutableArray<PartnerSet> partners)
     {
+        line = SetBlocks.Hardest(Strides.AsRepetitions(line, exercise));
         if (anchor is null || exercise.Endurance == EnduranceClass.OwnLogOnly || !line.Sets[0].Kind.IsRepetitions())
         {
             return null;
         }
 
-        line = SetBlocks.Hardest(line);
         var notes = new List<string>();
         double reserveWanted = line.Intensity.Reserve ?? rules.ReserveFor(client);
         Mass load;
         if (line.Intensity.Load is { } written)
         {
             load = LoadOf(written, exercise);
-            anchor = Reconcile(line, exercise, client, anchor, load, partners, notes);
+            anchor = Reconcile(line, exercise, client, anchor, rules, load, partners, notes);
         }
         else if (line.Intensity.Percent is { } percent)
         {
@@ -69,7 +69,7 @@ public static class IntentReading
         {
             // Nobody writes a load on what is done with the own weight, and nobody means one.
             load = Mass.Zero;
-            anchor = line.Intensity.Reserve is null ? anchor : Reconcile(line, exercise, client, anchor, load, partners, notes);
+            anchor = Reconcile(line, exercise, client, anchor, rules, load, partners, notes);
         }
         else
         {
@@ -127,9 +127,9 @@ public static class IntentReading
         };
     }
 
-    /// <summary>A pair is written per hand, everything else as one load.</summary>
+    /// <summary>A pair is written per hand, help as what it takes off, everything else as one load.</summary>
     private static Mass LoadOf(Mass written, Exercise exercise) =>
-        exercise.IsLoadedPerHand ? written * 2 : written;
+        exercise.IsLoadedPerHand ? written * 2 : exercise.IsAssisted && written > Mass.Zero ? written * -1 : written;
 
     private static SetPlan Plan(WrittenLine line, Exercise exercise, Mass load, ImmutableArray<PartnerSet> partners)
     {
@@ -180,15 +180,17 @@ public static class IntentReading
 
     /// <summary>
     /// A written load that the estimate calls too heavy, or a written reserve it does not give, moves the maximum
-    /// within its own range; what is left over becomes a note. A written programme is never called impossible.
+    /// within its own range; what is left over becomes a note. A written programme is never called impossible. Where no effort is written, a tested
+    /// maximum gives way until nothing is left, one that was only carried over until the house's usual reserve is.
     /// </summary>
     private static StrengthAnchor Reconcile(
-        WrittenLine line, Exercise exercise, ClientProfile client, StrengthAnchor anchor, Mass load, ImmutableArray<PartnerSet> partners, List<string> notes)
+        WrittenLine line, Exercise exercise, ClientProfile client, StrengthAnchor anchor, HouseRules rules, Mass load, ImmutableArray<PartnerSet> partners, List<string> notes)
     {
         var plan = Plan(line, exercise, load, partners);
         var forecast = plan.Forecast(new ExerciseEffort(exercise, client, anchor, new Geometry()));
         double reserve = forecast[^1].Reserve;
-        double? wanted = line.Intensity.Reserve ?? (forecast.Any(s => s.Reserve < 0) ? 0 : null);
+        bool guessed = anchor.Basis is AnchorBasis.Transferred or AnchorBasis.LevelAndBodyMass;
+        double? wanted = line.Intensity.Reserve ?? (!forecast.Any(s => s.Reserve < 0) ? null : guessed ? rules.ReserveFor(client) : 0);
         if (line.Sets.Any(s => s.IsOpen) || wanted is not { } target || Math.Abs(reserve - target) < 0.5)
         {
             return anchor;
@@ -201,7 +203,7 @@ public static class IntentReading
         }
 
         // A programme somebody wrote is done by somebody: a maximum carried over from another lift gives way to it, a tested one does not.
-        if (fitting > anchor.High && anchor.Basis is AnchorBasis.Transferred or AnchorBasis.LevelAndBodyMass)
+        if (fitting > anchor.High && guessed)
         {
             notes.Add($"Heavier than the estimate of {anchor.Maximum} carried over from other lifts: the line itself is believed.");
             return anchor.At(fitting);
@@ -225,13 +227,16 @@ public static class IntentReading
             plan.Forecast(new ExerciseEffort(exercise, client, shape.At(Mass.FromKilograms(greatest) - body), new Geometry()))[^1].Reserve - reserve;
     }
 
-    /// <summary>The load whose last set ends with this reserve; 0 where body weight alone is already heavier.</summary>
+    /// <summary>The load whose last set ends with this reserve: below 0 the help of an assisted exercise, of any other 0 where body weight alone is already heavier.</summary>
     private static Mass LoadLeaving(
         double reserve, WrittenLine line, Exercise exercise, ClientProfile client, StrengthAnchor anchor, ImmutableArray<PartnerSet> partners)
     {
         var effort = new ExerciseEffort(exercise, client, anchor, new Geometry());
         var load = effort.LoadFor(Demand.Of(Crossing.Of(Short, RepetitionCost.LeastDemand.Value, MostDemandWritten)));
-        return exercise.Holds.IsEmpty && !exercise.NeedsLoad || load < Mass.Zero ? Mass.Zero : load;
+        bool helped = exercise.IsAssisted && Resistance.BodyMoved(exercise.Load, client, new Geometry()) > Share.Zero;
+        return helped ? (load < Mass.Zero ? load : Mass.Zero)
+            : exercise.Holds.IsEmpty && !exercise.NeedsLoad || load < Mass.Zero ? Mass.Zero
+            : load;
 
         double Short(double demand) => reserve - Plan(line, exercise, effort.LoadFor(Demand.Of(demand)), partners).Forecast(effort)[^1].Reserve;
     }

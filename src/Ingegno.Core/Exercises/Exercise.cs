@@ -54,6 +54,12 @@ public sealed record Exercise
     /// <summary>What is counted in a set of it.</summary>
     public Counted Counted { get; init; } = Counted.Repetitions;
 
+    /// <summary>Seconds one repetition takes at its own pace (common practice); a get-up is no curl.</summary>
+    public int RepetitionSeconds { get; init; } = 3;
+
+    /// <summary>Its steps lead nowhere, each leg's are counted: no distance can be written for it.</summary>
+    public bool OnTheSpot { get; init; }
+
     public required MuscleShares Muscles { get; init; }
 
     public Grip Grip { get; init; } = Grip.None;

@@ -37,6 +37,9 @@ public enum KitWanted
 
     /// <summary>A bar, a bell, a dumbbell or a jug: what keeps its shape.</summary>
     Rigid,
+
+    /// <summary>Dumbbells or bells that stand flat and bear a hand: no jug, no bag, nothing that rolls on round plates.</summary>
+    LeanedOn,
 }
 
 /// <summary>How the body loads the fixture; the dynamic factors of section 3.</summary>

@@ -13,6 +13,10 @@ public sealed record HeldImplement(string KitId, string Name, Hold Hold, LoadLad
     /// <summary>Each load is a piece of its own, picked up at once; nothing is filled, packed or screwed.</summary>
     [JsonIgnore]
     public bool IsReady { get; init; }
+
+    /// <summary>It stands flat and bears a hand with the body behind it.</summary>
+    [JsonIgnore]
+    public bool BearsAHand { get; init; }
 }
 
 /// <summary>Every implement of a home in every way it can be held.</summary>
@@ -68,7 +72,7 @@ public static class HomeLadders
 
         if (!sack)
         {
-            yield return new(kit.Id, kit.Name, Hold.Pair, Fixed(kit, pieces: 2)) { IsReady = true };
+            yield return new(kit.Id, kit.Name, Hold.Pair, Fixed(kit, pieces: 2)) { IsReady = true, BearsAHand = kit.Shape is FixedWeightShape.Dumbbell or FixedWeightShape.Kettlebell };
         }
     }
 

@@ -88,7 +88,7 @@ public sealed record TrainedSession(string Title, ImmutableArray<TrainedLine> Gy
             return null;
         }
 
-        var (written, gym) = (block.Written, block.Intent);
+        var (written, gym) = (Strides.AsRepetitions(block.Written, exercise), block.Intent);
         var kind = written.Sets[0].Kind;
         ImmutableArray<int> counts = gym?.Repetitions ?? [.. written.Sets.SelectMany(s => s.Planned)];
         return new TrainedLine

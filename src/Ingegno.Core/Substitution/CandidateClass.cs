@@ -127,7 +127,7 @@ public readonly record struct StandIn(CandidateClass Class, double Off)
     {
         if (IsSameMovement(written, exercise))
         {
-            bool one = (written.Sides == Sides.Together && exercise.Sides == Sides.OneAtATime && !written.IsSlot) || (exercise.KneesForward && !written.KneesForward);
+            bool one = (written.Sides == Sides.Together && exercise.Sides == Sides.OneAtATime && !exercise.OnTheSpot && !written.IsSlot) || (exercise.KneesForward && !written.KneesForward);
             bool two = written.Sides == Sides.OneAtATime && exercise.Sides == Sides.Together;
             bool band = written.Band is null && (setUp.Implement?.Hold == Hold.Band || dose is { Rung.Pull: not null });
             return exercise.IsLoweringOnly && !written.IsLoweringOnly ? CandidateClass.OutsideZone

@@ -22,10 +22,10 @@ internal static class Prescribing
         {
             Exercise = exercise.Id,
             Name = exercise.Name,
-            Count = dose is null ? UncomputedCount.KindOf(exercise, line) : KindOf(dose, line),
-            Counts = dose?.Repetitions ?? Held(UncomputedCount.Of(exercise, written, line), exercise, line, client),
+            Count = dose is null ? UncomputedCount.KindOf(exercise, written, line) : KindOf(dose, line),
+            Counts = dose?.Repetitions ?? Held(UncomputedCount.Of(exercise, written, line), exercise, written, line, client),
             OptionalSets = Math.Max(0, Math.Min(line.OptionalSets, (dose?.Repetitions.Length ?? line.Sets.Length) - 1)),
-            TopOfRange = dose is null ? UncomputedCount.TopOf(exercise, line) : TopOf(dose, line),
+            TopOfRange = dose is null ? UncomputedCount.TopOf(exercise, written, line) : TopOf(dose, line),
             PerSide = exercise.Sides == Sides.OneAtATime || (line.PerSide && exercise.Id == written.Id),
             Load = rung.Load,
             Kit = rung.Load != Mass.Zero ? implement?.KitId : null,
@@ -51,8 +51,8 @@ internal static class Prescribing
     /// <summary>Longest hold, in seconds, for who named blood pressure or the heart (common practice).</summary>
     private const int LongestHardHold = 30;
 
-    private static ImmutableArray<int> Held(ImmutableArray<int> counts, Exercise exercise, WrittenLine line, ClientProfile client) =>
-        UncomputedCount.KindOf(exercise, line) == CountKind.Seconds && exercise.Pattern != Pattern.Carry
+    private static ImmutableArray<int> Held(ImmutableArray<int> counts, Exercise exercise, Exercise written, WrittenLine line, ClientProfile client) =>
+        UncomputedCount.KindOf(exercise, written, line) == CountKind.Seconds && exercise.Pattern != Pattern.Carry
             && client.Health.Answers.Any(a => a is { Applies: true, Question: HealthQuestion.BloodPressure or HealthQuestion.Heart })
             ? [.. counts.Select(c => Math.Min(c, LongestHardHold))]
             : counts;

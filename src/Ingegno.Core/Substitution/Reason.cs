@@ -108,13 +108,15 @@ public static class Reason
         string name = PlainWords.InSentence(written.Name);
         bool one = candidate.Exercise.Sides == Sides.OneAtATime && written.Sides == Sides.Together;
         bool muscles = candidate.Fit[FitPart.Muscles].Fraction >= 0.7, pattern = candidate.Exercise.Pattern == written.Pattern;
+        string same = muscles ? "The same movement as" : "A movement like", spot = candidate.Exercise.OnTheSpot && !written.OnTheSpot ? ", on the spot" : "";
         return candidate.StandIn.Class switch
         {
             CandidateClass.AsWritten or CandidateClass.SameMovement when written.IsSlot => "The movement asked for",
-            CandidateClass.AsWritten or CandidateClass.SameMovement => $"The same movement as the {name}",
+            CandidateClass.AsWritten or CandidateClass.SameMovement => $"{same} the {name}{spot}",
+            CandidateClass.OneLimb when one && written.Pattern is Pattern.TrunkBrace or Pattern.TrunkFlexion or Pattern.TrunkRotation => $"{same} the {name}, one side at a time",
             CandidateClass.OneLimb when one => $"The same movement as the {name}, on one {(HouseRules.IsForLegs(written) && !candidate.Exercise.Name.StartsWith("One-arm", StringComparison.Ordinal) ? "leg" : "arm")}",
             CandidateClass.OneLimb => $"A harder variation of the {name}",
-            CandidateClass.Band when candidate.Exercise.Sides == Sides.Together && written.Sides == Sides.OneAtATime => $"The same movement as the {name}, with both limbs",
+            CandidateClass.Band when candidate.Exercise.Sides == Sides.Together && written.Sides == Sides.OneAtATime => $"{same} the {name}, with both limbs",
             CandidateClass.Band => $"The same movement as the {name}, against a band",
             CandidateClass.OutsideZone when candidate.Exercise.IsLoweringOnly => $"The lowering of the {name} alone",
             CandidateClass.OutsideZone => $"The same movement as the {name}, past its usual count or effort",

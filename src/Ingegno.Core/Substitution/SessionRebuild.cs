@@ -262,6 +262,11 @@ public sealed partial class SessionRebuild
     private RebuiltLine AsOne(LineCase about, HashSet<string> used, Exercise written, Role role)
     {
         var (line, choice) = (about.Line, about.Choice);
+        if (Strides.AsRepetitions(line, written) is var strides && !ReferenceEquals(strides, line))
+        {
+            return AsOne(about with { Line = strides }, used, written, role) with { Written = line };
+        }
+
         var intent = GymIntent(line, about, written);
         if (intent is not null && about.HomePartners is { } partners)
         {

@@ -113,7 +113,7 @@ public static class SetUpSearch
 
     /// <summary>Held in a way the exercise takes; over the head nothing that may shift or fall out, swung nothing without a handle.</summary>
     private static bool CanHold(HeldImplement held, Exercise exercise) =>
-        exercise.Holds.Contains(held.Hold) && !(exercise.OverHead && held.Shifts) && exercise.Wants switch { KitWanted.Bag => held.Shifts, KitWanted.Rigid => !held.Shifts, _ => true }
+        exercise.Holds.Contains(held.Hold) && !(exercise.OverHead && held.Shifts) && exercise.Wants switch { KitWanted.Bag => held.Shifts, KitWanted.Rigid => !held.Shifts, KitWanted.LeanedOn => held.BearsAHand, _ => true }
         && (!exercise.IsBallistic || held.HasHandle || held.Hold == Hold.Bar);
 
     private static string? MissingKit(Exercise exercise, PreparedHome home)
@@ -135,6 +135,7 @@ public static class SetUpSearch
             : exercise.Band is not null && exercise.Holds.IsEmpty ? exercise.Band.Hold == BandHold.AroundThighs
                 ? "needs a mini band, and there is none here"
                 : "needs a band, and there is none here"
+            : exercise.Wants == KitWanted.LeanedOn ? "needs two dumbbells or bells that stand flat to lean on, and there are none here"
             : exercise.Holds is [Hold.Pair] ? "needs a matched pair, and there is none here"
             : exercise.Holds is [Hold.Bar] ? "needs a bar with plates, and there is none here"
             : exercise.IsBallistic ? "is swung and needs a load with a sound handle, and there is none here"

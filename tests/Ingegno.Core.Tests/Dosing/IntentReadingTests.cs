@@ -37,6 +37,30 @@ public class IntentReadingTests
         intent.Notes.ShouldHaveSingleItem().ShouldContain("2 left");
     }
 
+    /// <summary>Whoever writes eight pull-ups knows of eight, whatever a bench press says of them; a tested maximum is believed before the line.</summary>
+    [Theory]
+    [InlineData(null, 2)]
+    [InlineData(3.0, 3)]
+    public void Own_weight_beyond_an_estimate_carried_over_is_believed(double? written, double left)
+    {
+        var client = People.Man with { Lifts = [new KnownLift("barbell-bench-press", Mass.FromKilograms(50), 8)] };
+        Read(Line("pull-up", Reps(8), intensity: new(Reserve: written)), client)!.Reserve.ShouldBe(left, 0.02);
+        Read(Line("pull-up", Reps(8), intensity: new(Reserve: written)), client.With("pull-up", 0, 4))!.Reserve.ShouldBe(0, 0.02);
+    }
+
+    /// <summary>Help is what makes the repetitions possible: as much as leaves the effort written, or what was written of it.</summary>
+    [Fact]
+    public void Help_takes_off_what_the_effort_wants()
+    {
+        var client = People.Man.With("pull-up", 0, 2);
+        Intent Assisted(Intensity intensity) => Read(Line("band-assisted-pull-up", Reps(8), intensity: intensity), client)!;
+        var easy = Assisted(new(Reserve: 3));
+        (easy.Reserve, easy.Load.Kilograms).ShouldSatisfyAllConditions(e => e.Reserve.ShouldBe(3, 0.02), e => e.Kilograms.ShouldBeInRange(-40, -5));
+        Assisted(new(Reserve: 1)).Load.ShouldBeGreaterThan(easy.Load);
+        Assisted(new(Load: Mass.FromKilograms(20))).Load.ShouldBe(Mass.FromKilograms(-20));
+        Assisted(new(Reserve: 3)).Demand.ShouldBeLessThan(Read(Line("pull-up", Reps(8), intensity: new(Reserve: 3)), client)!.Demand);
+    }
+
     /// <summary>Goal table of Haff and Triplett (from memory): 120-300 s to five, 60-120 s to twelve, 30-60 s above.</summary>
     [Theory]
     [InlineData(5, 120, 300)]

@@ -20,10 +20,10 @@ public class WhatStaysTests
         Screens = [.. Enum.GetValues<Screen>().Select(s => new Screened(s, ScreenResult.Passed))],
     };
 
-    /// <summary>Under six tenths of the count even for him: the easier one is given.</summary>
-    private static readonly string[] TooHard = ["one-arm-table-row", "wall-handstand-push-up"];
-
-    /// <summary>A body-weight exercise written without a load means own weight: never a load, a tempo or another count nobody wrote.</summary>
+    /// <summary>
+    /// A body-weight exercise written without a load means own weight: never a load, a tempo or another count nobody wrote, and what was written
+    /// for him is believed before an estimate from his other lifts.
+    /// </summary>
     [Fact]
     public void Every_home_exercise_with_the_own_weight_is_kept_in_a_home_that_has_everything()
     {
@@ -38,7 +38,7 @@ public class WhatStaysTests
                where given is null || given.Exercise != e.Id || !given.Counts.SequenceEqual([5, 5, 5]) || given.Load != Mass.Zero
                select $"{e.Id}: {given?.Exercise} {given?.CountInWords} {given?.LoadInWords}",
         ];
-        lost.Select(l => l.Split(':')[0]).ShouldBe(TooHard, ignoreOrder: true, string.Join("; ", lost));
+        lost.ShouldBeEmpty();
     }
 
     private static readonly string[] Loaded = ["goblet-squat", "dumbbell-curl", "lateral-raise", "one-arm-dumbbell-row", "dumbbell-floor-press"];

@@ -2568,6 +2568,13 @@ export interface components {
             sides: components["schemas"]["Sides"];
             /** @description What is counted in a set of it. */
             counted: components["schemas"]["Counted"];
+            /**
+             * Format: int32
+             * @description Seconds one repetition takes at its own pace (common practice); a get-up is no curl.
+             */
+            repetitionSeconds: number;
+            /** @description Its steps lead nowhere, each leg's are counted: no distance can be written for it. */
+            onTheSpot: boolean;
             muscles: components["schemas"]["MuscleShares"];
             grip: components["schemas"]["Grip"];
             /** @description The arm is turned in under load, thumbs down: off for sore shoulders unless a coach allows it. */
@@ -3545,7 +3552,7 @@ export interface components {
             name: string;
         };
         /** @enum {unknown} */
-        KitWanted: "anything" | "bag" | "straps" | "rigid";
+        KitWanted: "anything" | "bag" | "straps" | "rigid" | "leanedOn";
         /** @description A set the client has done, from which a maximum is estimated. */
         KnownLift: {
             /** @description Catalogue id. */

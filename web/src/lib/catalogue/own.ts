@@ -60,7 +60,8 @@ export const WANTS = {
 	anything: 'any load',
 	bag: 'a bag',
 	straps: 'straps',
-	rigid: 'a bar, bell or dumbbell, no bag'
+	rigid: 'a bar, bell or dumbbell, no bag',
+	leanedOn: 'dumbbells or bells that stand flat'
 } as const satisfies Record<CatalogueExercise['wants'], string>;
 
 export const SKILLS = ['anybody', 'after some weeks', 'trained', 'very trained'];
