@@ -104,6 +104,8 @@ public sealed partial class TypedLinesTests
     [InlineData("Curl / triceps pushdown 3x12 @ 20 kg", "barbell-curl 12, triceps-pushdown 12")]
     [InlineData("Push-ups and barbell rows 3x10", "push-up 10, barbell-row 10")]
     [InlineData("A1 Push-up 3x10 A2 Barbell row 3x8", "push-up 10, barbell-row 8")]
+    [InlineData("Rope pushdown 3x12 + Hammer curl 3x12", "triceps-pushdown 12, hammer-curl 12")]
+    [InlineData("Bench press 3x8 / Barbell row 3x10", "barbell-bench-press 8, barbell-row 10")]
     [InlineData("3 rounds: 10 push-ups, 15 squats, plank 30 s", "push-up 10, back-squat 15, plank 30")]
     [InlineData("3 rounds of 10 push-ups + 12 reverse lunges", "push-up 10, reverse-lunge 12")]
     public void Several_exercises_on_one_line_are_a_group(string text, string wanted)
@@ -123,6 +125,7 @@ public sealed partial class TypedLinesTests
     [Theory]
     [InlineData("Clean and jerk 3x3")]
     [InlineData("Push-up 3x10 + 5 pulses")]
+    [InlineData("Curl 3x10 + 1x20")]
     [InlineData("Bench press 3x8/side")]
     [InlineData("Squat 3x5, pause at the bottom and drive up")]
     public void What_only_looks_like_several_is_one(string text) => LinesOf(Read(text)).Length.ShouldBe(1);

@@ -41,8 +41,10 @@ internal static partial class SharedLine
 
             string[] texts = [.. found.Select(f => Only(plain, f.From, f.To))];
             bool[] sets = [.. texts.Select(hasSets)];
-            bool named = texts.Zip(sets, (text, has) => IsName(text, isPlain, names)).All(known => known);
-            if (!sets.Contains(true) || !named || (isList ? sets.Contains(false) : !isPlain && IsOne(plain, begins, names)))
+            // With sets on either side of a mark it parts two exercises, whatever is said beside their names.
+            bool each = !isList && !sets.Contains(false);
+            bool named = texts.All(text => IsName(text, isPlain || each, names));
+            if (!sets.Contains(true) || !named || (isList ? sets.Contains(false) : !isPlain && !each && IsOne(plain, begins, names)))
             {
                 continue;
             }

@@ -29,6 +29,13 @@ public sealed class NameReaderTests
     [InlineData("Farmer's carries", "two-hand-carry")]
     [InlineData("Pulldown wide grip", "lat-pulldown")]
     [InlineData("rear delt flies", "rear-shoulder-fly")]
+    [InlineData("Bench dips", "bench-dip")]
+    [InlineData("Single leg press", "one-leg-press")]
+    [InlineData("Leg extension (single leg)", "one-leg-extension")]
+    [InlineData("Single leg hamstring curl", "one-leg-curl")]
+    [InlineData("Single-arm lat pulldown", "one-arm-lat-pulldown")]
+    [InlineData("Calf press", "leg-press-calf-raise")]
+    [InlineData("Heel elevated squat", "heel-raised-squat")]
     public void Shorthand_plurals_and_the_order_of_words_do_not_count(string typed, string exercise)
     {
         var read = NameReader.Shipped.Read(typed).ShouldNotBeNull();
