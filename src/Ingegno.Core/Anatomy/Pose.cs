@@ -103,4 +103,7 @@ public enum PoseSupport
     Back,
     Seat,
     Front,
+
+    /// <summary>The feet, the back against a wall.</summary>
+    Wall,
 }

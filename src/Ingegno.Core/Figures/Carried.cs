@@ -29,6 +29,7 @@ internal static class Carried
                 Plate(body.Shoulders - (ahead * 0.09) + (trunk * 0.05)),
             Hold.Bar => thing == HeldThing.Bar && fromFront ? LongBar(body.Arm.End, body.FarArm.End) : Plate(body.Arm.End),
             Hold.AtChest => At(body.Arm.End, thing, hugged: true),
+            Hold.BothHands when fromFront => At((body.Arm.End + body.FarArm.End) * 0.5, thing, hugged: false),
             Hold.Pair when fromFront => [.. At(body.Arm.End, thing, hugged: false), .. At(body.FarArm.End, thing, hugged: false)],
             Hold.Pair when bothSides && (body.Arm.End - body.FarArm.End).Far > 0.1 => [.. At(body.FarArm.End, thing, hugged: false), .. At(body.Arm.End, thing, hugged: false)],
             _ => At(body.Arm.End, thing, hugged: false),

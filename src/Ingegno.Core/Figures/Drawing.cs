@@ -41,7 +41,7 @@ public static class Drawing
         bool still = (start.Spots.Zip(end.Spots, (a, b) => (b - a).Far)).Max() < 0.02;
         var run = setting.WithBand ? exercise.Band ?? exercise.AddedBand : null;
         var band = run is null ? null : BandRunning.Of(run, exercise.Pattern, start, end, setting.Fixtures.GetValueOrDefault(FixtureRole.Anchor)?.Height, setting.Stature);
-        var (around, labels) = Surroundings.Of(setting, start, end, band?.Anchor);
+        var (around, labels) = Surroundings.Of(setting, start, end, band?.Anchor, front, front ? null : exercise.Poses?.Support);
         double thick = setting.Stature.Metres / OrdinaryStature;
         return new(
             around,

@@ -43,7 +43,7 @@ internal sealed class Footing(IReadOnlyDictionary<FixtureRole, Length> heights, 
             PoseSupport.Hands => OnHands(body, poses, at),
             PoseSupport.Back => FeetDown(
                 body.Moved(new(0, Height(FixtureRole.Seat, FixtureRole.Support) + (LyingOfStature * _m))), onlyIfBelow: Height(FixtureRole.Seat, FixtureRole.Support) < 0.2),
-            PoseSupport.Seat => Seated(body, pose),
+            PoseSupport.Seat or PoseSupport.Wall => Seated(body, pose),
             PoseSupport.Front => OnFront(body, poses),
             _ => body,
         };

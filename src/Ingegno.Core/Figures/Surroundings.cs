@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Globalization;
+using Ingegno.Core.Anatomy;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
 
@@ -8,10 +9,12 @@ namespace Ingegno.Core.Figures;
 /// <summary>Floor and fixtures, each at its height and under what rests on it.</summary>
 internal static class Surroundings
 {
-    private const double Line = 0.02, SeatDeep = 0.42, TableDeep = 0.6;
+    private const double Line = 0.02, SeatDeep = 0.42, TableDeep = 0.6, LowestSeat = 0.3, UnderHips = 0.06, BehindShoulders = 0.09;
 
+    /// <param name="fromFront">What the back is on is behind it then, and not seen.</param>
+    /// <param name="support">Whoever sits where no seat is named sits on anything of the height of the knees.</param>
     internal static (ImmutableArray<FigureStroke> Strokes, ImmutableArray<FigureLabel> Labels) Of(
-        FigureSetting setting, BodyOutline start, BodyOutline end, Spot? anchor)
+        FigureSetting setting, BodyOutline start, BodyOutline end, Spot? anchor, bool fromFront, PoseSupport? support)
     {
         var strokes = ImmutableArray.CreateBuilder<FigureStroke>();
         var labels = ImmutableArray.CreateBuilder<FigureLabel>();
@@ -31,6 +34,16 @@ internal static class Surroundings
                     Stand(role, used.Kind, height, Under(role, start, end));
                     break;
             }
+        }
+
+        if (support == PoseSupport.Wall)
+        {
+            Upright(start.Shoulders.X - BehindShoulders, start.Head.Y, start.Head.Y + 0.2);
+        }
+
+        if (support == PoseSupport.Seat && start.Hips.Y > LowestSeat && !setting.Fixtures.Keys.Any(r => r is FixtureRole.Seat or FixtureRole.Support))
+        {
+            Bench(start.Hips.X - 0.08, start.Hips.Y - UnderHips, SeatDeep);
         }
 
         if (anchor is { } tied && !setting.Fixtures.ContainsKey(FixtureRole.Anchor))
@@ -66,6 +79,11 @@ internal static class Surroundings
         {
             if (kind == FixtureKind.Wall)
             {
+                if (fromFront)
+                {
+                    return;
+                }
+
                 // On the side the hand or the back is.
                 double x = role is FixtureRole.Seat or FixtureRole.Support ? start.Shoulders.X - 0.12 : under.X + 0.03;
                 strokes.Add(new(FigureInk.Fixture, 0.03, [new(x, 0), new(x, Math.Max(1.2, under.Y + 0.25))]));
@@ -109,10 +127,15 @@ internal static class Surroundings
                 FixtureRole.Seat => under.X - 0.08,
                 _ => under.X + 0.04,
             };
+            Bench(middle, height, deep);
+            Label(new(middle, Math.Max(height / 2, 0.09)), height);
+        }
+
+        void Bench(double middle, double height, double deep)
+        {
             strokes.Add(new(FigureInk.Fixture, 0.035, [new(middle - (deep / 2), height - 0.017), new(middle + (deep / 2), height - 0.017)]));
             strokes.Add(new(FigureInk.Fixture, Line, [new(middle - (deep / 2) + 0.03, height), new(middle - (deep / 2) + 0.03, 0)]));
             strokes.Add(new(FigureInk.Fixture, Line, [new(middle + (deep / 2) - 0.03, height), new(middle + (deep / 2) - 0.03, 0)]));
-            Label(new(middle, Math.Max(height / 2, 0.09)), height);
         }
     }
 

@@ -49,6 +49,34 @@ public class DrawingTests
         }
     }
 
+    /// <summary>An upright row ends elbows first, what is held below them and between the hands (common practice).</summary>
+    [Theory]
+    [InlineData("upright-row")]
+    [InlineData("bag-upright-row")]
+    public void An_upright_row_ends_elbows_high(string exercise)
+    {
+        var figure = Usual(People.Exercise(exercise))!;
+        var arm = figure.Moments[^1].Last(s => s.Ink == FigureInk.Body).Points;
+        (arm[1].Y - arm[2].Y).ShouldBeGreaterThan(0.1);
+        double[] load = [.. figure.Moments[^1].Where(s => s.Ink == FigureInk.Load).SelectMany(s => s.Points).Select(p => p.X)];
+        double head = figure.Moments[^1].Single(s => s.Ink == FigureInk.Body && s.Points.Length == 1).Points[0].X;
+        ((load.Min() + load.Max()) / 2).ShouldBe(head, 0.01);
+    }
+
+    /// <summary>Nobody sits on air: behind the back stands a wall, or under the hips a seat.</summary>
+    [Fact]
+    public void Who_sits_has_something_to_sit_on_or_to_lean_on()
+    {
+        foreach (var exercise in Catalogue.Shipped.Exercises.Where(e => e is { FrontPoses: null, Poses.Support: PoseSupport.Seat or PoseSupport.Wall }))
+        {
+            var hips = Usual(exercise) is { } figure ? figure.Moments[0].Where(s => s.Ink == FigureInk.Body).SelectMany(s => s.Points).First() : default;
+            if (hips.Y > 0.3)
+            {
+                Usual(exercise)!.Still.Count(s => s.Ink == FigureInk.Fixture).ShouldBeGreaterThan(exercise.Poses!.Support == PoseSupport.Wall ? 0 : 2, exercise.Id);
+            }
+        }
+    }
+
     /// <summary>The floor under the feet, the hands on the edge: at the height the home has, not at the usual one.</summary>
     [Theory]
     [InlineData(0.45)]

@@ -4856,7 +4856,7 @@ export interface components {
          * @description What the body rests on.
          * @enum {unknown}
          */
-        PoseSupport: "feet" | "handsAndFeet" | "handsAndKnees" | "shouldersAndFeet" | "hands" | "back" | "seat" | "front";
+        PoseSupport: "feet" | "handsAndFeet" | "handsAndKnees" | "shouldersAndFeet" | "hands" | "back" | "seat" | "front" | "wall";
         /** @description Whether a client can do an exercise in a home, and how, or what stands against it. */
         Possibility: {
             exercise: string;
