@@ -12,6 +12,7 @@
 	import ProgrammeEditor from '$lib/bench/ProgrammeEditor.svelte';
 	import WeekInText from '$lib/bench/WeekInText.svelte';
 	import WaitingChecks from '$lib/bench/WaitingChecks.svelte';
+	import { ofUncomputed } from '$lib/bench/uncomputed';
 	import WrittenCell from '$lib/bench/WrittenCell.svelte';
 	import Beam from '$lib/drawing/Beam.svelte';
 	import Hatches from '$lib/drawing/Hatches.svelte';
@@ -241,7 +242,7 @@
 							<svg width="200" height="60" aria-hidden="true">
 								<path d="M10 38h176" stroke="var(--color-primary)" stroke-width="1.5" />
 								<text x="98" y="30" text-anchor="middle" class="fill-soft text-[11.5px]">
-									{l.outcome === 'unchanged' ? 'unchanged' : 'same count'}
+									{ofUncomputed(l)}
 								</text>
 							</svg>
 						{/if}
