@@ -27,13 +27,13 @@ public sealed record ShrinkView(ImmutableArray<string> Steps, ImmutableArray<Lin
 /// <summary>Fits a session into 20, 30 or 45 minutes, for good or for today.</summary>
 internal static class ShrinkEndpoints
 {
-    /// <summary>A session of a dozen lines takes tenths of a second.</summary>
-    private static readonly TimeSpan Longest = TimeSpan.FromSeconds(3);
+    /// <summary>Of the longest work of any answer: what was found by then is given. A session of a dozen lines takes tenths of a second.</summary>
+    private const double PartOfLongest = 0.6;
 
     internal static void MapShrink(this RouteGroupBuilder api) => api.MapPost("/clients/{id}/shrink", ShrinkAsync).WithName("shrinkSession").StopsInTime();
 
     private static async Task<Results<Ok<ShrinkView>, ValidationProblem, ProblemHttpResult>> ShrinkAsync(
-        string id, ShrinkForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans, TimeProvider clock, CancellationToken stop)
+        string id, ShrinkForm form, ClaimsPrincipal user, Cases cases, Storage.Plans plans, TimeProvider clock, Settings settings, CancellationToken stop)
     {
         if (await cases.FindAsync(user.CoachId(), id) is not { } about)
         {
@@ -45,16 +45,16 @@ internal static class ShrinkEndpoints
             return Answers.Invalid([new("minutes", "A session takes 5 to 240 minutes.")]);
         }
 
-        return Fit(about, (await BenchEndpoints.PlanAsync(user, plans, about)).Value, form, about.Today(clock), stop) is { } fitted
+        return Fit(about, (await BenchEndpoints.PlanAsync(user, plans, about)).Value, form, about.Today(clock), settings.LongestWork, stop) is { } fitted
             ? TypedResults.Ok(fitted)
             : Answers.Invalid([new InputProblem("session", "That session is not in the text any more.")]);
     }
 
     /// <returns>Null where the text has no such session.</returns>
-    internal static ShrinkView? Fit(Case about, Plan plan, ShrinkForm form, DateOnly today, CancellationToken stop)
+    internal static ShrinkView? Fit(Case about, Plan plan, ShrinkForm form, DateOnly today, TimeSpan longest, CancellationToken stop)
     {
         using var enough = CancellationTokenSource.CreateLinkedTokenSource(stop);
-        enough.CancelAfter(Longest);
+        enough.CancelAfter(longest * PartOfLongest);
         // Warm-up and cool-down shrink with the time there is.
         var client = about.Profile with { SessionMinutes = form.Minutes };
         var bench = PlanCommands.BenchOf(about, today, client);

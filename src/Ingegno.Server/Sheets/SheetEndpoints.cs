@@ -90,7 +90,7 @@ internal sealed record WrittenSheet(Sheet? Sheet, string? WhyLonger, SendingLeav
 }
 
 /// <summary>Reads what a sheet is written from.</summary>
-internal sealed class SheetWriter(Cases cases, Storage.Plans plans, Trainings trainings, TimeProvider clock)
+internal sealed class SheetWriter(Cases cases, Storage.Plans plans, Trainings trainings, TimeProvider clock, Settings settings)
 {
     internal async Task<WrittenSheet> WriteAsync(ClaimsPrincipal user, string id, string? placeId, int? session, int? minutes)
     {
@@ -132,9 +132,9 @@ internal sealed class SheetWriter(Cases cases, Storage.Plans plans, Trainings tr
         return new(sheet, longer, SendingLeave.For(about.Profile), null);
     }
 
-    private static ShrinkView Shrink(Case about, Versioned<Plan> stored, int session, int minutes, DateOnly today)
+    private ShrinkView Shrink(Case about, Versioned<Plan> stored, int session, int minutes, DateOnly today)
     {
         var plan = stored.At(about.Place.Id);
-        return ShrinkEndpoints.Fit(about, plan.Value, new(plan.Value.Text, plan.Value.Choices, session, minutes), today, default)!;
+        return ShrinkEndpoints.Fit(about, plan.Value, new(plan.Value.Text, plan.Value.Choices, session, minutes), today, settings.LongestWork, default)!;
     }
 }
