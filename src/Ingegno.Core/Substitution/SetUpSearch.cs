@@ -100,7 +100,7 @@ public static class SetUpSearch
     }
 
     /// <summary>Over body mass, the least that is worth picking up where the body is the load already (common practice).</summary>
-    private const double WorthPickingUp = 0.035;
+    private const double WorthPickingUp = 0.02;
 
     /// <summary>Where the body is moved anyway, a can in the hand is no load.</summary>
     private static HeldImplement Telling(HeldImplement held, Exercise exercise, ClientProfile client) =>

@@ -3,7 +3,6 @@ using Ingegno.Core.Clients;
 using Ingegno.Core.Dosing;
 using Ingegno.Core.Exercises;
 using Ingegno.Core.Homes;
-using Ingegno.Core.Loads;
 using Ingegno.Core.Programmes;
 using Ingegno.Core.Quantities;
 using Ingegno.Core.Schools;
@@ -151,22 +150,6 @@ public class CommonPracticeTests
     ];
 
     public static TheoryData<string> Names => [.. Cases.Select(c => c.Name)];
-
-    /// <summary>Where the body is the load nobody picks up a book for it: a thirtieth of the body mass and no less.</summary>
-    [Theory]
-    [InlineData("barbell-bench-press")]
-    [InlineData("back-squat")]
-    [InlineData("calf-raise-machine")]
-    public void Beside_the_own_weight_a_book_is_no_load(string exercise)
-    {
-        foreach (var member in Member.All())
-        {
-            foreach (var given in member.Line(exercise, 3, 8, intensity: Percent(45)).Alternatives.Select(a => a.Prescription).Where(p => p.Load > Mass.Zero && !People.Exercise(p.Exercise).NeedsLoad && p.Hold is not (Hold.Band or null)))
-            {
-                given.Load.Kilograms.ShouldBeGreaterThan(member.Client.BodyMass.Kilograms / 30, $"{member.Client.Name}: {given.Exercise} {given.LoadInWords}");
-            }
-        }
-    }
 
     [Theory]
     [MemberData(nameof(Names))]
